@@ -1,0 +1,55 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+/** Folders under src/lib that each folder must not import from: the data flows one way. */
+const closed = {
+	core: ['worker', 'server', 'ui'],
+	worker: ['server', 'ui'],
+	server: ['worker', 'ui'],
+	ui: ['server']
+};
+
+/** Import patterns for a folder, relative and through the $lib alias. */
+const patterns = (/** @type {string[]} */ folders) =>
+	folders.flatMap((name) => [`$lib/${name}`, `$lib/${name}/*`, `**/${name}/*`]);
+
+export default ts.config(
+	{ ignores: ['node_modules/', '.svelte-kit/', 'build/', 'data/'] },
+	js.configs.recommended,
+	...ts.configs.strict,
+	...svelte.configs.recommended,
+	{ languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: {
+			parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig }
+		}
+	},
+	{
+		rules: {
+			'no-undef': 'off',
+			'@typescript-eslint/no-non-null-assertion': 'error',
+			'svelte/no-navigation-without-resolve': 'off'
+		}
+	},
+	...Object.entries(closed).map(([folder, others]) => ({
+		files: [`src/lib/${folder}/**/*.{ts,svelte}`],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					patterns: [
+						{ group: patterns(others), message: `${folder} must not depend on this folder.` },
+						...(folder === 'core'
+							? [{ group: ['$app/*', 'svelte', 'svelte/*', 'kysely', 'bits-ui'], message: 'core is free of interface, framework and database.' }]
+							: [])
+					]
+				}
+			]
+		}
+	}))
+);

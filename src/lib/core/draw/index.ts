@@ -1,0 +1,2 @@
+export * from './mark';
+export * from './merge';

@@ -1,0 +1,78 @@
+import { kindById, type Kind } from '../catalogue';
+import {
+	formById,
+	type Form,
+	type Misfit,
+	type Option,
+	type Room,
+	type Setting,
+	type Span,
+	type Wish
+} from '../forms';
+import { monthShape } from '../month';
+import type { Plan } from './plan';
+
+/** What a form other than the kind's own costs in comfort: people asked for the kind's own. */
+const otherForm = 20;
+
+/** An option with the form that it belongs to. */
+export interface Choice extends Option {
+	readonly form: Form;
+}
+
+/** The setting in which a plan's wish is ruled. */
+export function settingOf(plan: Plan, wish: Wish): Setting {
+	return {
+		month: monthShape(plan.month, plan.weekStart),
+		hand: plan.hand,
+		locale: plan.locale,
+		wish
+	};
+}
+
+/** Forms a wish may take: the one it names, or all of its kind, the liked one first. */
+export function formsOf(wish: Wish): Form[] {
+	const ids = wish.form ? [wish.form] : kindOf(wish).forms;
+	return ids.flatMap((id) => formById(id) ?? []);
+}
+
+/** The wish's kind; plans are checked at the edge, so an unknown one is a fault of the program. */
+export function kindOf(wish: Wish): Kind {
+	const kind = kindById(wish.kind);
+	if (!kind) throw new RangeError(`unknown kind ${wish.kind}`);
+	return kind;
+}
+
+/** Spans a wish may take with a form. */
+export function spansOf(wish: Wish, form: Form): readonly Span[] {
+	return form.spans.filter((span) => wish.span === undefined || span === wish.span);
+}
+
+/** Whether a wish moves freely and stretches: as it says, or as its kind does. */
+export function isFiller(wish: Wish): boolean {
+	return wish.filler ?? kindOf(wish).filler ?? false;
+}
+
+/** All choices of a wish in a room, the most comfortable first, and why other forms do not fit. */
+export function choicesIn(
+	plan: Plan,
+	wish: Wish,
+	room: Room
+): { choices: Choice[]; misfits: Misfit[] } {
+	const setting = settingOf(plan, wish);
+	const choices: Choice[] = [];
+	const misfits: Misfit[] = [];
+	formsOf(wish).forEach((form, index) => {
+		if (!spansOf(wish, form).includes(room.span)) return;
+		const answer = form.layouts(setting, room);
+		if (!answer.fits) misfits.push(answer.misfit);
+		else
+			for (const layout of answer.layouts)
+				choices.push({
+					form,
+					...layout,
+					discomfort: Math.min(100, layout.discomfort + (index > 0 ? otherForm : 0))
+				});
+	});
+	return { choices: choices.sort((a, b) => a.discomfort - b.discomfort), misfits };
+}

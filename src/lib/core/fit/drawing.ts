@@ -1,0 +1,27 @@
+import { mergeMarks, move, type Mark } from '../draw';
+import { formById } from '../forms';
+import { settingOf } from './choices';
+import type { Block, Plan, Run } from './plan';
+
+/** Marks of the piece of a block that lies on one page, in page squares, ruled strokes merged. */
+export function pieceMarks(plan: Plan, block: Block, page: number): Mark[] {
+	const index = block.pieces.findIndex((piece) => piece.page === page);
+	const piece = block.pieces[index];
+	const wish = plan.wishes.find(({ id }) => id === block.wish);
+	const form = formById(block.form);
+	if (!piece || !wish || !form) return [];
+	const answer = form.layouts(settingOf(plan, wish), block.room);
+	if (!answer.fits) return [];
+	const marks = answer.layouts[0].marks()[index] ?? [];
+	return mergeMarks(marks.map((mark) => move(mark, piece.rect)));
+}
+
+/** Blocks with a piece on a page, in the wishes' order. */
+export function blocksOn(run: Run, page: number): Block[] {
+	return run.blocks.filter((block) => block.pieces.some((piece) => piece.page === page));
+}
+
+/** Marks of a whole page, ruled strokes merged across blocks. */
+export function pageMarks(plan: Plan, run: Run, page: number): Mark[] {
+	return mergeMarks(blocksOn(run, page).flatMap((block) => pieceMarks(plan, block, page)));
+}

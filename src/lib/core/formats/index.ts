@@ -1,0 +1,6 @@
+export * from './plan-document';
+export { notebookSchema, gridFault, lastPage } from './notebook-schema';
+export { wishSchema } from './wish-schema';
+export { jsonSchema } from './json-schema';
+export * from './run-document';
+export { flag, missing, oneOf, record, whole, words } from './rules';

@@ -1,0 +1,103 @@
+import {
+	marginMm,
+	mostSquares,
+	type MarginsMm,
+	type Notebook,
+	type PageException,
+	type PageRange
+} from '../paper';
+import { list, measure, missing, oneOf, record, whole, words } from './rules';
+
+/** Highest page number; thicker books are not bound. */
+export const lastPage = 2000;
+const mostColumns = 200;
+const mostRows = 300;
+const page = () => whole(1, lastPage);
+
+const range = record({
+	first: page().required(missing),
+	last: page().required(missing)
+})
+	.required(missing)
+	.test('order', function (value) {
+		if (!value || !(value.first > value.last)) return true;
+		return this.createError({
+			path: `${this.path}.last`,
+			message: `must not come before the first page, ${value.first}; it is ${value.last}`
+		});
+	});
+
+const point = () =>
+	record({ x: measure(-50, 500).required(missing), y: measure(-50, 500).required(missing) });
+
+const margins = record({
+	left: point().required(missing),
+	right: point().required(missing)
+});
+
+const exception = record({
+	number: page().required(missing),
+	columns: whole(1, mostColumns),
+	rows: whole(1, mostRows),
+	state: oneOf(['drawn', 'reserved', 'spoilt'])
+}).required(missing);
+
+/** A notebook whose grid lies on its paper. Free pages may be one range or a list of ranges. */
+export const notebookSchema = record({
+	name: words(200).default('Notebook'),
+	pageMm: record({
+		width: measure(20, 1000).required(missing),
+		height: measure(20, 1000).required(missing)
+	}).required(missing),
+	pitchMm: measure(1, 50).required(missing),
+	columns: whole(1, mostColumns).required(missing),
+	rows: whole(1, mostRows).required(missing),
+	gutter: whole(0, 20).default(2),
+	freePages: list(range, 1, 200)
+		.strict(false)
+		.transform((_, original: unknown) =>
+			Array.isArray(original) || original === undefined || original === null
+				? original
+				: [original]
+		)
+		.meta({ single: true })
+		.required(missing),
+	marginsMm: margins.optional(),
+	pages: list(exception, 0, 2000)
+})
+	.required(missing)
+	.test('grid-on-page', function (value) {
+		const fault = value && gridFault(value);
+		return fault
+			? this.createError({ path: `${this.path ? `${this.path}.` : ''}${fault.field}`, message: fault.message })
+			: true;
+	});
+
+/** Which count does not lie on the paper, and what would. */
+export function gridFault(
+	notebook: Notebook
+): { field: 'columns' | 'rows'; message: string } | undefined {
+	const { pageMm, pitchMm, columns, rows } = notebook;
+	for (const side of ['left', 'right'] as const) {
+		const margin = notebook.marginsMm ? marginMm(notebook, side) : { x: 0, y: 0 };
+		const where = notebook.marginsMm ? ` after ${margin.x} mm on the ${side} page` : '';
+		const acrossMost = mostSquares(pageMm.width, pitchMm, Math.max(0, margin.x));
+		if (columns > acrossMost)
+			return {
+				field: 'columns',
+				message: `${columns} squares of ${pitchMm} mm need ${round(columns * pitchMm)} mm${where} and the page is ${pageMm.width} mm wide: at most ${acrossMost} fit`
+			};
+		const top = notebook.marginsMm ? ` after ${margin.y} mm on the ${side} page` : '';
+		const downMost = mostSquares(pageMm.height, pitchMm, Math.max(0, margin.y));
+		if (rows > downMost)
+			return {
+				field: 'rows',
+				message: `${rows} squares of ${pitchMm} mm need ${round(rows * pitchMm)} mm${top} and the page is ${pageMm.height} mm high: at most ${downMost} fit`
+			};
+	}
+	return undefined;
+}
+
+function round(mm: number): number {
+	return Math.round(mm * 100) / 100;
+}

@@ -1,0 +1,124 @@
+import * as yup from 'yup';
+import type { Aim, Plan } from '../fit';
+import type { Wish } from '../forms';
+import { defaultHand, type Hand } from '../hand';
+import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
+import type { Notebook } from '../paper';
+import { notebookSchema } from './notebook-schema';
+import { list, measure, missing, oneOf, record, shown, whole, words } from './rules';
+import { wishSchema } from './wish-schema';
+
+export const planFormat = 'horarium/plan';
+export const planVersion = 1;
+export const mostWishes = 200;
+
+/** The open file format, and what the API takes: a plan as JSON. */
+export interface PlanDocument {
+	readonly format: string;
+	readonly version: number;
+	readonly notebook: Notebook;
+	/** "2027-05" */
+	readonly month: string;
+	readonly weekStart: WeekStart;
+	readonly hand?: Hand;
+	readonly locale?: string;
+	readonly aim: Aim;
+	readonly wishes: readonly Wish[];
+}
+
+/** A month from 1900-01 to 2200-12. */
+export const monthSchema = words(7).test('month', function (value) {
+	if (value === undefined || parseMonth(value)) return true;
+	return this.createError({
+		message: `must be a month from 1900-01 to 2200-12 such as 2027-05; it is ${shown(value)}`
+	});
+});
+
+export const weekStartSchema = oneOf(['monday', 'sunday', 'saturday']);
+export const aimSchema = oneOf(['fewest-pages', 'balanced', 'roomiest']);
+
+export const handSchema = record({
+	lettersPerSquare: measure(0.2, 10, 'letters').default(defaultHand.lettersPerSquare),
+	lineHeight: whole(1, 4).default(defaultHand.lineHeight)
+}).default(defaultHand);
+
+/** Wishes of a month: at most 200, each with an id of its own. */
+export const wishesSchema = list(wishSchema, 0, mostWishes)
+	.required(missing)
+	.test('unique', function (wishes) {
+		const seen = new Map<string, number>();
+		for (const [index, wish] of (wishes ?? []).entries()) {
+			const id = wish?.id;
+			if (id === undefined) continue;
+			const first = seen.get(id);
+			if (first !== undefined)
+				return this.createError({
+					path: `${this.path}[${index}].id`,
+					message: `must be an id of its own; ${shown(id)} is taken by wishes[${first}]`
+				});
+			seen.set(id, index);
+		}
+		return true;
+	});
+
+export const planSchema = record({
+	format: oneOf([planFormat]).required(missing),
+	version: whole(1, planVersion).required(missing),
+	notebook: notebookSchema,
+	month: monthSchema.required(missing),
+	weekStart: weekStartSchema.default('monday'),
+	hand: handSchema,
+	locale: words(40),
+	aim: aimSchema.default('balanced'),
+	wishes: wishesSchema
+}).required('must be a plan document');
+
+/** One thing that is wrong with a document, and where. */
+export interface Fault {
+	readonly path: string;
+	readonly message: string;
+}
+
+export type Checked<T> =
+	| { readonly ok: true; readonly value: T }
+	| { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** The part of a Yup schema that checks. */
+export interface Validator<T> {
+	validateSync(value: unknown, options: yup.ValidateOptions): T;
+}
+
+/** Checks a value against a schema: the typed value with its defaults, or every fault with its path. */
+export function checked<T>(schema: Validator<T>, value: unknown): Checked<T> {
+	try {
+		return { ok: true, value: schema.validateSync(value, { abortEarly: false, stripUnknown: true }) };
+	} catch (error) {
+		if (!(error instanceof yup.ValidationError)) throw error;
+		const all = error.inner.length > 0 ? error.inner : [error];
+		const faults = new Map<string, Fault>();
+		// Several rules may object to one field; the first says enough.
+		for (const { path = '', message } of all)
+			if (!faults.has(path)) faults.set(path, { path, message });
+		return { ok: false, faults: [...faults.values()] };
+	}
+}
+
+/** A checked document as a plan. */
+export function toPlan(document: PlanDocument): Plan {
+	const month = parseMonth(document.month);
+	if (!month) throw new RangeError(`no month: ${document.month}`);
+	return {
+		notebook: document.notebook,
+		month,
+		weekStart: document.weekStart,
+		hand: document.hand ?? defaultHand,
+		locale: knownLocale(document.locale),
+		aim: document.aim,
+		wishes: document.wishes
+	};
+}
+
+/** A plan as a document. */
+export function toDocument(plan: Plan): PlanDocument {
+	return { format: planFormat, version: planVersion, ...plan, month: formatMonth(plan.month) };
+}

@@ -1,0 +1,89 @@
+import * as yup from 'yup';
+
+/** Shows a value in an error message without ever printing a whole document. */
+export function shown(value: unknown): string {
+	if (typeof value === 'string')
+		return value.length > 40 ? `“${value.slice(0, 40)}…”` : `“${value}”`;
+	if (typeof value === 'number' || typeof value === 'boolean' || value === null)
+		return String(value);
+	if (Array.isArray(value)) return 'a list';
+	return typeof value === 'object' ? 'an object' : 'nothing';
+}
+
+type Told = { value?: unknown; originalValue?: unknown };
+
+const got = ({ value, originalValue }: Told) => shown(originalValue ?? value);
+
+/** A whole number inside limits. */
+export function whole(least: number, most: number) {
+	const message = (told: Told) =>
+		`must be a whole number from ${least} to ${most}; it is ${got(told)}`;
+	return yup
+		.number()
+		.strict()
+		.typeError(message)
+		.integer(message)
+		.min(least, message)
+		.max(most, message);
+}
+
+/** A number inside limits, in millimetres unless the field says otherwise. */
+export function measure(least: number, most: number, unit = 'mm') {
+	const message = (told: Told) =>
+		`must be a number from ${least} to ${most}${unit ? ` ${unit}` : ''}; it is ${got(told)}`;
+	return yup.number().strict().typeError(message).min(least, message).max(most, message);
+}
+
+/** A text of limited length. */
+export function words(most: number) {
+	return yup
+		.string()
+		.strict()
+		.typeError((told: Told) => `must be a text; it is ${got(told)}`)
+		.max(most, `must have at most ${most} characters`);
+}
+
+/** One of a few words. */
+export function oneOf<const T extends string>(values: readonly T[]) {
+	const message = (told: Told) => `must be one of ${values.join(', ')}; it is ${got(told)}`;
+	return yup
+		.mixed<T>((value): value is T => typeof value === 'string')
+		.strict()
+		.typeError(message)
+		.oneOf(values, message);
+}
+
+/** A yes or no. */
+export function flag() {
+	return yup
+		.boolean()
+		.strict()
+		.typeError((told: Told) => `must be true or false; it is ${got(told)}`);
+}
+
+/** An object with known fields; others are left out. */
+export function record<T extends yup.ObjectShape>(fields: T) {
+	return yup
+		.object(fields)
+		.default(undefined)
+		.typeError((told: Told) => `must be an object; it is ${got(told)}`)
+		.test('plain', 'must be an object', (value) => value === undefined || !Array.isArray(value));
+}
+
+/** A list of limited length. */
+export function list<T>(of: yup.ISchema<T, yup.AnyObject>, least: number, most: number) {
+	return yup
+		.array()
+		.of(of)
+		.strict()
+		.typeError((told: Told) => `must be a list; it is ${got(told)}`)
+		.min(least, `must have at least ${least} ${least === 1 ? 'entry' : 'entries'}`)
+		.max(most, ({ value }) => `must have at most ${most} entries; it has ${length(value)}`);
+}
+
+function length(value: unknown): number {
+	return Array.isArray(value) ? value.length : 0;
+}
+
+/** Says of a required field that it is missing. */
+export const missing = 'is missing';

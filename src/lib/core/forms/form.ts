@@ -1,0 +1,110 @@
+import type { Mark } from '../draw';
+import type { Hand } from '../hand';
+import type { MonthShape } from '../month';
+import type { Size } from '../paper';
+import type { FormParameters, Span } from './wish';
+
+/** Squares offered to a form, or taken by it: on one page, or on both pages of a spread. */
+export type Room =
+	| ({ readonly span: 'page' } & Size)
+	| { readonly span: 'spread'; readonly left: Size; readonly right: Size };
+
+/** Everything besides the room that decides how a form is ruled. */
+export interface Setting {
+	readonly month: MonthShape;
+	readonly hand: Hand;
+	/** Language of weekday and month names, a BCP 47 tag. */
+	readonly locale: string;
+	readonly wish: FormParameters;
+}
+
+/** A form's numbers under plain names, in squares unless they count something. */
+export interface Facts {
+	readonly cell?: Size;
+	readonly across?: number;
+	readonly down?: number;
+	readonly gap?: number;
+	/** Rows of weeks or of data, headers not counted. */
+	readonly rows?: number;
+	readonly header?: number;
+	/** Height of the page title's band. */
+	readonly title?: number;
+	readonly days?: number;
+	readonly weeks?: number;
+	readonly lead?: number;
+	/** Weekday columns on the left and the right page. */
+	readonly split?: readonly [number, number];
+	/** Squares left at the side, or on the left and the right page. */
+	readonly over?: number | readonly [number, number];
+	/** Width of a drawn letter, and of the whole word. */
+	readonly letter?: number;
+	readonly used?: number;
+	/** How many separate grids or entries it holds. */
+	readonly capacity?: number;
+}
+
+/** A size that a form can take, with the sum that leads to it. */
+export interface Option {
+	readonly room: Room;
+	/** 0 (as liked) to 100 (barely usable). */
+	readonly discomfort: number;
+	readonly facts: Facts;
+	readonly why: readonly string[];
+	/** Whether it also fills any larger rectangle. */
+	readonly stretches: boolean;
+}
+
+/** An option that can draw itself: marks of each page in that page's part of the room. */
+export interface Layout extends Option {
+	readonly marks: () => readonly (readonly Mark[])[];
+}
+
+/** Why a form cannot be ruled in a room, and what is missing. */
+export interface Misfit {
+	readonly reason: string;
+	/** Squares that would have to be added to the room for the smallest size. */
+	readonly lacking: Size;
+}
+
+/** Layouts that fit a room, the most comfortable first; or the reason why there is none. */
+export type Layouts =
+	| { readonly fits: true; readonly layouts: readonly [Layout, ...Layout[]] }
+	| { readonly fits: false; readonly misfit: Misfit };
+
+/** How a page is ruled. Adding a form adds one file that makes one of these. */
+export interface Form {
+	readonly id: string;
+	readonly name: string;
+	readonly spans: readonly Span[];
+	/** All ways to rule it inside the room. The first of them is what is drawn there. */
+	readonly layouts: (setting: Setting, room: Room) => Layouts;
+}
+
+/**
+ * Puts layouts in order of comfort (stable, so a form's own order breaks ties), or reports the
+ * misfit when there are none.
+ */
+export function ranked(layouts: readonly Layout[], misfit: () => Misfit): Layouts {
+	const [first, ...rest] = [...layouts].sort((a, b) => a.discomfort - b.discomfort);
+	return first ? { fits: true, layouts: [first, ...rest] } : { fits: false, misfit: misfit() };
+}
+
+/** A misfit from the size that is needed and the size that is there. */
+export function tooSmall(what: string, needed: Size, there: Size): Misfit {
+	const lacking = { w: Math.max(0, needed.w - there.w), h: Math.max(0, needed.h - there.h) };
+	const missing = [
+		lacking.w > 0 ? `${lacking.w} across` : '',
+		lacking.h > 0 ? `${lacking.h} down` : ''
+	].filter(Boolean);
+	return {
+		reason: `${what} needs ${needed.w} × ${needed.h} squares and there are ${there.w} × ${there.h}: ${missing.join(' and ')} missing`,
+		lacking
+	};
+}
+
+/** The room as one rectangle's size; a spread counts as its narrower, lower page. */
+export function pageSize(room: Room): Size {
+	return room.span === 'page'
+		? { w: room.w, h: room.h }
+		: { w: Math.min(room.left.w, room.right.w), h: Math.min(room.left.h, room.right.h) };
+}

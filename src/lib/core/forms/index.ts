@@ -1,0 +1,19 @@
+import { box } from './box';
+import { cover } from './cover';
+import type { Form } from './form';
+import { miniCalendar } from './mini-calendar';
+import { miniCalendarSet } from './mini-calendar-set';
+import { monthGrid } from './month-grid';
+
+export * from './form';
+export * from './wish';
+
+/** Every way a page can be ruled. */
+export const forms: readonly Form[] = [cover, monthGrid, miniCalendar, miniCalendarSet, box];
+
+const byId = new Map(forms.map((form) => [form.id, form]));
+
+/** The form with this id, if there is one. */
+export function formById(id: string): Form | undefined {
+	return byId.get(id);
+}

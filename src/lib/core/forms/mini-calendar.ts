@@ -1,0 +1,46 @@
+import { ranked, tooSmall, pageSize, type Form, type Layout } from './form';
+import { miniMonthMarks, miniMonthSize } from './mini-month';
+
+/**
+ * One mini calendar: cell c, width 7c, height (weeks + 1)c, + 1 for a title line. Cells of 1 square
+ * bear a date or a tick, 2 × 2 also a code. Default cells: 2, or 1 where 2 do not fit. (Common
+ * practice.)
+ */
+export const miniCalendar: Form = {
+	id: 'mini-calendar',
+	name: 'Mini calendar',
+	spans: ['page'],
+	layouts: (setting, room) => {
+		const { month, wish } = setting;
+		const there = pageSize(room);
+		const titled = Boolean(wish.title);
+		const sizes = wish.cell ? [wish.cell.w] : [2, 1];
+		const layouts = sizes.flatMap((c): Layout[] => {
+			const size = miniMonthSize(setting, c, titled);
+			if (size.w > there.w || size.h > there.h) return [];
+			return [
+				{
+					room: { span: 'page', ...size },
+					discomfort: c === 1 ? 10 : 0,
+					stretches: false,
+					facts: {
+						cell: { w: c, h: c },
+						rows: month.weeks,
+						days: month.days,
+						weeks: month.weeks,
+						lead: month.lead,
+						title: titled ? 1 : 0
+					},
+					why: [
+						`7 × ${c} = ${size.w} across`,
+						`${titled ? 'title 1 + ' : ''}(weekdays 1 + ${month.weeks} weeks) × ${c} = ${size.h} down`
+					],
+					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, wish.title)]
+				}
+			];
+		});
+		return ranked(layouts, () =>
+			tooSmall('A mini calendar', miniMonthSize(setting, wish.cell?.w ?? 1, titled), there)
+		);
+	}
+};

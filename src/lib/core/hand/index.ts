@@ -1,0 +1,2 @@
+export * from './hand';
+export * from './lettering';

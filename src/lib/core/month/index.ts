@@ -1,0 +1,3 @@
+export * from './month';
+export * from './week-number';
+export * from './names';

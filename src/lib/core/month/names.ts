@@ -1,0 +1,47 @@
+import { weekdayOrder, type WeekStart, type YearMonth } from './month';
+
+export type NameWidth = 'long' | 'short' | 'narrow';
+
+/** A Sunday, so that day n of the week is n days later. */
+const aSunday = Date.UTC(2023, 0, 1);
+const dayMs = 86_400_000;
+
+/** Formatters are costly to make and cheap to keep; there are few languages and widths. */
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatter(locale: string, key: string, options: Intl.DateTimeFormatOptions) {
+	const id = `${locale} ${key}`;
+	let found = formatters.get(id);
+	if (!found) {
+		found = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' });
+		formatters.set(id, found);
+	}
+	return found;
+}
+
+/** Names of the seven weekdays in the order of the grid's columns, in the platform's words. */
+export function weekdayNames(locale: string, weekStart: WeekStart, width: NameWidth): string[] {
+	const names = formatter(locale, `weekday ${width}`, { weekday: width });
+	return weekdayOrder(weekStart).map((weekday) => names.format(aSunday + weekday * dayMs));
+}
+
+/** Name of a month without its year ("May"), in the platform's words. */
+export function monthName(locale: string, month: YearMonth, width: NameWidth = 'long'): string {
+	const date = Date.UTC(month.year, month.month - 1, 1);
+	return formatter(locale, `month ${width}`, { month: width }).format(date);
+}
+
+/** Month and year ("May 2027"), ordered as the locale has it. */
+export function monthTitle(locale: string, month: YearMonth): string {
+	const date = Date.UTC(month.year, month.month - 1, 1);
+	return formatter(locale, 'month and year', { month: 'long', year: 'numeric' }).format(date);
+}
+
+/** A locale tag the platform knows, or English: a bad tag must not stop a plan. */
+export function knownLocale(tag: string | undefined): string {
+	try {
+		return Intl.DateTimeFormat.supportedLocalesOf(tag ?? 'en')[0] ?? 'en';
+	} catch {
+		return 'en';
+	}
+}

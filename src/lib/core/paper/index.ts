@@ -1,0 +1,3 @@
+export * from './squares';
+export * from './notebook';
+export * from './presets';

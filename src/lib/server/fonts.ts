@@ -1,0 +1,37 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { PdfFonts } from '$lib/core/render/pdf';
+
+const require = createRequire(import.meta.url);
+
+function face(file: string): Uint8Array {
+	return readFileSync(require.resolve(`@fontsource/${file}`));
+}
+
+let loaded: PdfFonts | undefined;
+
+/** The font files that PDFs embed, from the packages that ship with the program; read once. */
+export function pdfFonts(): PdfFonts {
+	loaded ??= load();
+	return loaded;
+}
+
+function load(): PdfFonts {
+	// Letters that the hand typeface lacks are taken from a plain one that has more scripts.
+	const plain = ['latin', 'latin-ext', 'greek', 'cyrillic', 'cyrillic-ext', 'vietnamese'].map(
+		(script) => face(`alegreya-sans/files/alegreya-sans-${script}-400-normal.woff`)
+	);
+	return {
+		hand: [
+			face('patrick-hand/files/patrick-hand-latin-400-normal.woff'),
+			face('patrick-hand/files/patrick-hand-latin-ext-400-normal.woff'),
+			...plain
+		],
+		lettering: [
+			...['latin', 'latin-ext', 'greek', 'cyrillic'].map((script) =>
+				face(`alegreya/files/alegreya-${script}-500-normal.woff`)
+			),
+			...plain
+		]
+	};
+}

@@ -1,0 +1,7 @@
+import type { Migration } from 'kysely';
+import { firstTables } from './001-first-tables';
+
+/** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
+export const migrations: Record<string, Migration> = {
+	'001-first-tables': firstTables
+};

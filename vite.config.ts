@@ -1,0 +1,37 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [tailwindcss(), sveltekit()],
+	worker: { format: 'es' },
+	build: { assetsInlineLimit: 0 },
+	test: {
+		projects: [
+			{
+				extends: true,
+				test: { name: 'unit', include: ['src/**/*.test.ts'], environment: 'node' }
+			},
+			{
+				extends: true,
+				test: {
+					name: 'oracles',
+					include: ['tests/oracles/**/*.test.ts'],
+					environment: 'node',
+					testTimeout: 60_000
+				}
+			},
+			{
+				extends: true,
+				test: {
+					name: 'browser',
+					include: ['tests/e2e/**/*.test.ts'],
+					environment: 'node',
+					fileParallelism: false,
+					testTimeout: 60_000,
+					hookTimeout: 60_000
+				}
+			}
+		]
+	}
+});
