@@ -45,7 +45,12 @@ export default ts.config(
 					patterns: [
 						{ group: patterns(others), message: `${folder} must not depend on this folder.` },
 						...(folder === 'core'
-							? [{ group: ['$app/*', 'svelte', 'svelte/*', 'kysely', 'bits-ui'], message: 'core is free of interface, framework and database.' }]
+							? [
+									{
+										group: ['$app/*', 'svelte', 'svelte/*', 'kysely', 'bits-ui'],
+										message: 'core is free of interface, framework and database.'
+									}
+								]
 							: [])
 					]
 				}

@@ -1,5 +1,6 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { knownLocale } from '$lib/core/month';
+import { loadDemo } from '$lib/server/demo';
 import { refuse, safeHeaders } from '$lib/server/guard';
 import { problem } from '$lib/server/problem';
 import { openStore, type Store } from '$lib/server/store';
@@ -8,6 +9,7 @@ let store: Store | undefined;
 
 export const init: ServerInit = async () => {
 	store = await openStore(process.env.HORARIUM_DB ?? 'data/horarium.db');
+	if (process.env.HORARIUM_DEMO) await loadDemo(store);
 };
 
 export const handle: Handle = async ({ event, resolve }) => {

@@ -3,14 +3,13 @@ import { checked, missing, record, whole, type Validator } from '$lib/core/forma
 import { faulty, problem, readJson } from './problem';
 import type { Write } from './write';
 
-const revisionSchema = record({ revision: whole(1, Number.MAX_SAFE_INTEGER).required(missing) }).required(
-	missing
-);
+const revisionSchema = record({
+	revision: whole(1, Number.MAX_SAFE_INTEGER).required(missing)
+}).required(missing);
 
 /** A checked body, or the answer that refuses it. */
 export type Read<T> =
-	| { readonly ok: true; readonly value: T }
-	| { readonly ok: false; readonly refusal: Response };
+	{ readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: Response };
 
 /** Reads and checks a JSON body. */
 export async function readChecked<T>(request: Request, schema: Validator<T>): Promise<Read<T>> {

@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { Kysely, Migrator, SqliteDialect, type Generated, type SqliteDatabase } from 'kysely';
+import { Kysely, Migrator, SqliteDialect, type SqliteDatabase } from 'kysely';
 import Database from 'libsql';
 import { migrations } from './migrations';
 
@@ -39,8 +39,6 @@ export interface Tables {
 	notebook: NotebookTable;
 	month: MonthTable;
 	wish: WishTable;
-	/** Written by the migrator alone. */
-	kysely_migration: { name: Generated<string> };
 }
 
 export type Db = Kysely<Tables>;
@@ -52,7 +50,12 @@ export type Db = Kysely<Tables>;
 export function openDatabase(file: string): Db {
 	if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
 	const database = new Database(file);
-	for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON', 'busy_timeout = 5000'])
+	for (const pragma of [
+		'journal_mode = WAL',
+		'synchronous = FULL',
+		'foreign_keys = ON',
+		'busy_timeout = 5000'
+	])
 		database.exec(`PRAGMA ${pragma}`);
 	return new Kysely<Tables>({ dialect: new SqliteDialect({ database: adapt(database) }) });
 }

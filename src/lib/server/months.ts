@@ -43,11 +43,7 @@ export class Months {
 
 	async find(id: string): Promise<MonthRecord | undefined> {
 		return this.db.transaction().execute(async (tx) => {
-			const row = await tx
-				.selectFrom('month')
-				.selectAll()
-				.where('id', '=', id)
-				.executeTakeFirst();
+			const row = await tx.selectFrom('month').selectAll().where('id', '=', id).executeTakeFirst();
 			return row && toRecord(row, await wishesOf(tx, id));
 		});
 	}

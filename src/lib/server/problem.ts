@@ -17,7 +17,9 @@ export function problem(
 }
 
 /** What a request's body holds, or the answer that refuses it. */
-export type Body = { readonly ok: true; readonly json: unknown } | { readonly ok: false; readonly refusal: Response };
+export type Body =
+	| { readonly ok: true; readonly json: unknown }
+	| { readonly ok: false; readonly refusal: Response };
 
 /** Reads a JSON body of at most 1 MiB; reading stops as soon as there is more. */
 export async function readJson(request: Request): Promise<Body> {
@@ -50,7 +52,9 @@ export async function readJson(request: Request): Promise<Body> {
 /** The 400 answer to a document with faults. */
 export function faulty(errors: readonly Fault[]): Response {
 	const [first] = errors;
-	const detail = first ? `${first.path || 'The document'} ${first.message}.` : 'The document is wrong.';
+	const detail = first
+		? `${first.path || 'The document'} ${first.message}.`
+		: 'The document is wrong.';
 	return problem(400, 'The document has faults', detail, errors);
 }
 

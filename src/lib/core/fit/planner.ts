@@ -1,8 +1,8 @@
 import type { Room, Wish } from '../forms';
-import { plannablePages, squares, type Page, type Rect, type Size } from '../paper';
+import { overlaps, plannablePages, squares, type Page, type Rect, type Size } from '../paper';
 import { choicesIn, isFiller, kindOf, spansOf, formsOf, type Choice } from './choices';
 import type { Aim, Block, Plan, Run, Unplaced } from './plan';
-import { firstPlace, largestEmpty } from './space';
+import { firstPlace, largestEmpty, withGap } from './space';
 
 /** What one more page costs against discomfort, by aim. */
 const pageWeight: Record<Aim, number> = { 'fewest-pages': 10_000, balanced: 40, roomiest: 1 };
@@ -185,13 +185,8 @@ function pinned(plan: Plan, wish: Wish, sheets: readonly Sheet[]): Placing | und
 	const rect = { x: pin.x, y: pin.y, ...size };
 	if (size.w > most.w || size.h > most.h) return undefined;
 	const others = sheet.rects;
-	const free = firstPlace(sheet.size, [], size) !== undefined;
-	if (!free || others.some((other) => intersects(other, rect))) return undefined;
+	if (others.some((other) => overlaps(other, rect))) return undefined;
 	return { choice, index, room: { span: 'page', ...size }, rects: [rect] };
-}
-
-function intersects(a: Rect, b: Rect): boolean {
-	return a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
 }
 
 /** A filler in the largest rectangle left on the used pages, or else on the next page. */
@@ -203,7 +198,7 @@ function filling(plan: Plan, wish: Wish, sheets: readonly Sheet[]): Placing | un
 		if (index === used && best) break;
 		const sheet = sheets[index];
 		if (!sheet || (wish.side && wish.side !== sheet.page.side)) continue;
-		const rect = largestEmpty(sheet.size, sheet.rects);
+		const rect = largestEmpty(sheet.size, sheet.rects.map(withGap));
 		if (!rect || (wish.size && (rect.w < wish.size.w || rect.h < wish.size.h))) continue;
 		const room: Room = { span: 'page', w: rect.w, h: rect.h };
 		const choice = choicesIn(plan, wish, room).choices[0];
@@ -225,9 +220,7 @@ function reasonFor(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string {
 	const { pin } = wish;
 	if (pin && !sheets.some((sheet) => sheet.page.number === pin.page))
 		return `page ${pin.page} is not one of the free pages`;
-	const largest = sheets.reduce((a, b) =>
-		b.size.w * b.size.h > a.size.w * a.size.h ? b : a
-	);
+	const largest = sheets.reduce((a, b) => (b.size.w * b.size.h > a.size.w * a.size.h ? b : a));
 	const room: Room = { span: 'page', ...(wish.size ?? largest.size) };
 	const whole = choicesIn(plan, wish, room);
 	const spans = new Set(formsOf(wish).flatMap((form) => spansOf(wish, form)));

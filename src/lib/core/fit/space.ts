@@ -13,12 +13,17 @@ export function firstPlace(page: Size, blocks: readonly Rect[], size: Size): Dot
 	return undefined;
 }
 
+/** A block with the square around it that keeps a filler from touching it. */
+export function withGap({ x, y, w, h }: Rect): Rect {
+	return { x: x - 1, y: y - 1, w: w + 2, h: h + 2 };
+}
+
 /** Largest empty rectangle of a page; of equal ones the topmost, then the leftmost. */
 export function largestEmpty(page: Size, blocks: readonly Rect[]): Rect | undefined {
 	const tops = starts(blocks.map((block) => block.y + block.h));
-	const bottoms = starts([page.h, ...blocks.map((block) => block.y)]);
+	const bottoms = starts([page.h, ...blocks.map((block) => block.y)]).filter((y) => y <= page.h);
 	const lefts = starts(blocks.map((block) => block.x + block.w));
-	const rights = starts([page.w, ...blocks.map((block) => block.x)]);
+	const rights = starts([page.w, ...blocks.map((block) => block.x)]).filter((x) => x <= page.w);
 	let best: Rect | undefined;
 	for (const y of tops)
 		for (const x of lefts)
@@ -33,5 +38,5 @@ export function largestEmpty(page: Size, blocks: readonly Rect[]): Rect | undefi
 }
 
 function starts(values: readonly number[]): number[] {
-	return [...new Set([0, ...values])].sort((a, b) => a - b);
+	return [...new Set([0, ...values.map((value) => Math.max(0, value))])].sort((a, b) => a - b);
 }

@@ -10,7 +10,11 @@ export interface JsonSchema {
  * choices, required fields, lists that may be a single entry. Rules that compare fields (a grid on
  * its page) cannot be said in JSON Schema and are left to the server.
  */
-export function jsonSchema(schema: { describe(): SchemaFieldDescription }, id: string, title: string): JsonSchema {
+export function jsonSchema(
+	schema: { describe(): SchemaFieldDescription },
+	id: string,
+	title: string
+): JsonSchema {
 	return {
 		$schema: 'https://json-schema.org/draft/2020-12/schema',
 		$id: id,
@@ -27,7 +31,10 @@ function describe(description: SchemaFieldDescription): JsonSchema {
 		case 'array':
 			return describeArray(description);
 		case 'number':
-			return { type: has(found, 'integer') ? 'integer' : 'number', ...limits(found, 'minimum', 'maximum') };
+			return {
+				type: has(found, 'integer') ? 'integer' : 'number',
+				...limits(found, 'minimum', 'maximum')
+			};
 		case 'string':
 			return { type: 'string', ...limits(found, 'minLength', 'maxLength') };
 		case 'boolean':
@@ -64,7 +71,9 @@ function describeArray(description: SchemaFieldDescription): JsonSchema {
 }
 
 function isRequired(field: SchemaFieldDescription): boolean {
-	return 'optional' in field && !field.optional && !('default' in field && field.default !== undefined);
+	return (
+		'optional' in field && !field.optional && !('default' in field && field.default !== undefined)
+	);
 }
 
 function has(description: SchemaDescription, name: string): boolean {

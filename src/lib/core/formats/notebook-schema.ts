@@ -1,11 +1,4 @@
-import {
-	marginMm,
-	mostSquares,
-	type MarginsMm,
-	type Notebook,
-	type PageException,
-	type PageRange
-} from '../paper';
+import { marginMm, mostSquares, type Notebook } from '../paper';
 import { list, measure, missing, oneOf, record, whole, words } from './rules';
 
 /** Highest page number; thicker books are not bound. */
@@ -56,9 +49,7 @@ export const notebookSchema = record({
 	freePages: list(range, 1, 200)
 		.strict(false)
 		.transform((_, original: unknown) =>
-			Array.isArray(original) || original === undefined || original === null
-				? original
-				: [original]
+			Array.isArray(original) || original === undefined || original === null ? original : [original]
 		)
 		.meta({ single: true })
 		.required(missing),
@@ -69,7 +60,10 @@ export const notebookSchema = record({
 	.test('grid-on-page', function (value) {
 		const fault = value && gridFault(value);
 		return fault
-			? this.createError({ path: `${this.path ? `${this.path}.` : ''}${fault.field}`, message: fault.message })
+			? this.createError({
+					path: `${this.path ? `${this.path}.` : ''}${fault.field}`,
+					message: fault.message
+				})
 			: true;
 	});
 

@@ -91,7 +91,10 @@ export interface Validator<T> {
 /** Checks a value against a schema: the typed value with its defaults, or every fault with its path. */
 export function checked<T>(schema: Validator<T>, value: unknown): Checked<T> {
 	try {
-		return { ok: true, value: schema.validateSync(value, { abortEarly: false, stripUnknown: true }) };
+		return {
+			ok: true,
+			value: schema.validateSync(value, { abortEarly: false, stripUnknown: true })
+		};
 	} catch (error) {
 		if (!(error instanceof yup.ValidationError)) throw error;
 		const all = error.inner.length > 0 ? error.inner : [error];

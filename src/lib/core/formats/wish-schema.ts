@@ -1,6 +1,5 @@
 import { kinds } from '../catalogue';
-import { forms, type Item, type Pin, type Wish } from '../forms';
-import type { Size } from '../paper';
+import { forms } from '../forms';
 import { flag, list, missing, oneOf, record, whole, words } from './rules';
 
 const size = () =>

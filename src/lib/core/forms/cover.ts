@@ -26,6 +26,7 @@ export const cover: Form = {
 	id: 'cover',
 	name: 'Cover',
 	spans: ['page'],
+	fields: ['title', 'square'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const least = leastSize(setting);
@@ -33,7 +34,8 @@ export const cover: Form = {
 			return ranked([], () => tooSmall('A cover', least, there));
 		const large = miniMonthSize(setting, 2, false);
 		const c =
-			setting.wish.cell?.w ?? (large.w <= there.w && 3 * (titleBand + gap + large.h) <= 2 * there.h ? 2 : 1);
+			setting.wish.cell?.w ??
+			(large.w <= there.w && 3 * (titleBand + gap + large.h) <= 2 * there.h ? 2 : 1);
 		const mini = miniMonthSize(setting, c, false);
 		const art = there.h - titleBand - gap - mini.h;
 		if (mini.w > there.w || art < leastArt)
@@ -82,7 +84,8 @@ export const cover: Form = {
 							...frame(picture),
 							...letteringMarks(word, { x: 0, y: 1, w: there.w, h: letterRows })
 						];
-						for (const mark of miniMonthMarks(setting, c, { x: 0, y: 0 })) marks.push(move(mark, at));
+						for (const mark of miniMonthMarks(setting, c, { x: 0, y: 0 }))
+							marks.push(move(mark, at));
 						return [marks];
 					}
 				}

@@ -71,11 +71,16 @@ export type Layouts =
 	| { readonly fits: true; readonly layouts: readonly [Layout, ...Layout[]] }
 	| { readonly fits: false; readonly misfit: Misfit };
 
+/** A parameter that a form reads; `square` is a cell as wide as it is high. */
+export type FieldName = keyof FormParameters | 'square';
+
 /** How a page is ruled. Adding a form adds one file that makes one of these. */
 export interface Form {
 	readonly id: string;
 	readonly name: string;
 	readonly spans: readonly Span[];
+	/** What a person may set, in the order in which it is asked for. */
+	readonly fields: readonly FieldName[];
 	/** All ways to rule it inside the room. The first of them is what is drawn there. */
 	readonly layouts: (setting: Setting, room: Room) => Layouts;
 }

@@ -31,8 +31,7 @@ function arrange(setting: Setting, there: Size, c: number, across: number, fill:
 	const down = Math.ceil(count / across);
 	const top = titleRows(setting);
 	const least = wish.gap ?? 1;
-	const gapAcross =
-		fill && wish.gap === undefined ? widened(there.w, across, one.w, least) : least;
+	const gapAcross = fill && wish.gap === undefined ? widened(there.w, across, one.w, least) : least;
 	// Downward the gaps follow those across, as far as the height allows.
 	const gapDown =
 		fill && wish.gap === undefined
@@ -52,9 +51,11 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 	const one = miniMonthSize(setting, a.c, true);
 	const top = titleRows(setting);
 	const cut = items.filter((item) => fitLabel(item, one.w, setting).lacking > 0);
+	const gaps = (count: number, gap: number) =>
+		count > 1 ? ` + ${count - 1} ${count === 2 ? 'gap' : 'gaps'} of ${gap}` : '';
 	const why = [
-		`${a.across} × 7 × ${a.c} + ${a.across - 1} gaps of ${a.gapAcross} = ${a.size.w} of ${there.w} across`,
-		`${top > 0 ? `title ${top} + ` : ''}${a.down} × ${one.h} + ${a.down - 1} gaps of ${a.gapDown} = ${a.size.h} of ${there.h} down`,
+		`${a.across} × ${one.w}${gaps(a.across, a.gapAcross)} = ${a.size.w} of ${there.w} across`,
+		`${top > 0 ? `title ${top} + ` : ''}${a.down} × ${one.h}${gaps(a.down, a.gapDown)} = ${a.size.h} of ${there.h} down`,
 		...cut.map(
 			(item) =>
 				`“${item.name}” is ${squares(fitLabel(item, one.w, setting).lacking)} too long for ${one.w}: a shorter label is written`
@@ -104,13 +105,18 @@ export const miniCalendarSet: Form = {
 	id: 'mini-calendar-set',
 	name: 'Set of mini calendars',
 	spans: ['page'],
+	fields: ['title', 'items', 'across', 'gap', 'square'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const count = itemsOf(setting).length;
 		const c = setting.wish.cell?.w ?? 1;
 		const wanted = setting.wish.across;
 		const arrangements: Arrangement[] = [];
-		for (let across = Math.min(count, Math.floor((there.w + 1) / (7 * c + 1))); across >= 1; across--) {
+		for (
+			let across = Math.min(count, Math.floor((there.w + 1) / (7 * c + 1)));
+			across >= 1;
+			across--
+		) {
 			if (wanted !== undefined && across !== Math.min(wanted, count)) continue;
 			for (const fill of [true, false]) {
 				const found = arrange(setting, there, c, across, fill);

@@ -10,6 +10,7 @@ export const miniCalendar: Form = {
 	id: 'mini-calendar',
 	name: 'Mini calendar',
 	spans: ['page'],
+	fields: ['title', 'square'],
 	layouts: (setting, room) => {
 		const { month, wish } = setting;
 		const there = pageSize(room);

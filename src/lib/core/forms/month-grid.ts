@@ -80,10 +80,7 @@ function spreadLayout(
 	const cell = { w: width, h: cellHeight(setting, width, height, top) };
 	const down = top + header + month.weeks * cell.h;
 	if (cell.w < 1 || cell.h < 1 || cell.w > widest || down > height) return undefined;
-	const over: [number, number] = [
-		room.left.w - left * cell.w,
-		room.right.w - right * cell.w
-	];
+	const over: [number, number] = [room.left.w - left * cell.w, room.right.w - right * cell.w];
 	const parts: [CalendarPart, CalendarPart] = [
 		{ origin: { x: over[0], y: top }, cell, first: 0, columns: left },
 		{ origin: { x: 0, y: top }, cell, first: left, columns: right }
@@ -114,7 +111,9 @@ function spreadLayout(
 		],
 		marks: () => [
 			[
-				...titleMarks(setting, left * cell.w, false).map((mark) => move(mark, { x: over[0], y: 0 })),
+				...titleMarks(setting, left * cell.w, false).map((mark) =>
+					move(mark, { x: over[0], y: 0 })
+				),
 				...partMarks(setting, parts[0])
 			],
 			partMarks(setting, parts[1])
@@ -145,6 +144,7 @@ export const monthGrid: Form = {
 	id: 'month-grid',
 	name: 'Month grid',
 	spans: ['spread', 'page'],
+	fields: ['title', 'cell', 'split'],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
 		return ranked(layouts, () => misfit(setting, room));
@@ -155,7 +155,11 @@ function misfit(setting: Setting, room: Room) {
 	const cell = setting.wish.cell ?? { w: 1, h: 1 };
 	const down = titleRows(setting) + header + setting.month.weeks * cell.h;
 	if (room.span === 'page')
-		return tooSmall(`A month grid of ${cell.w} × ${cell.h} cells`, { w: 7 * cell.w, h: down }, room);
+		return tooSmall(
+			`A month grid of ${cell.w} × ${cell.h} cells`,
+			{ w: 7 * cell.w, h: down },
+			room
+		);
 	const left = setting.wish.split ?? 4;
 	const there = { w: room.left.w + room.right.w, h: Math.min(room.left.h, room.right.h) };
 	// The fuller side decides: its columns must all stand on its own page.

@@ -134,8 +134,7 @@ function ruleStep(page: Size, { first, times, every }: Series): RuleStep {
 		horizontal || from.x === to.x
 			? `Rule ${squares(strokeLength(first))} ${horizontal ? 'to the right' : 'down'}, to dot ${dot(to)}.`
 			: `Rule slantwise to dot ${dot(to)}.`;
-	if (times === 0)
-		return { kind: 'rule', corner, count, from, to, sentence: `${start} ${rule}` };
+	if (times === 0) return { kind: 'rule', corner, count, from, to, sentence: `${start} ${rule}` };
 	const direction = horizontal ? 'down' : 'right';
 	const shift = horizontal ? { x: 0, y: every * times } : { x: every * times, y: 0 };
 	const last = { x: from.x + shift.x, y: from.y + shift.y };

@@ -1,3 +1,4 @@
 export * from './month';
 export * from './week-number';
 export * from './names';
+export * from './next';

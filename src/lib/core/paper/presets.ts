@@ -1,10 +1,12 @@
 import type { Notebook } from './notebook';
 
-/** A notebook without the part that is each person's own: which of its pages are free. */
-export type NotebookPreset = Omit<Notebook, 'freePages'> & {
+/** A usual notebook, without the part that is each person's own: which of its pages are free. */
+export interface NotebookPreset {
 	readonly id: string;
+	/** Where the paper size comes from. */
 	readonly origin: string;
-};
+	readonly paper: Omit<Notebook, 'freePages'>;
+}
 
 /**
  * Paper sizes people start from. Square counts are common practice for dot-grid notebooks with a
@@ -13,22 +15,26 @@ export type NotebookPreset = Omit<Notebook, 'freePages'> & {
 export const presets: readonly NotebookPreset[] = [
 	{
 		id: 'a5',
-		name: 'A5 notebook',
 		origin: 'A5 of ISO 216',
-		pageMm: { width: 148, height: 210 },
-		pitchMm: 5,
-		columns: 28,
-		rows: 40,
-		gutter: 2
+		paper: {
+			name: 'A5 notebook',
+			pageMm: { width: 148, height: 210 },
+			pitchMm: 5,
+			columns: 28,
+			rows: 40,
+			gutter: 2
+		}
 	},
 	{
 		id: 'b6',
-		name: 'Small notebook',
 		origin: 'B6 of JIS P 0138',
-		pageMm: { width: 128, height: 182 },
-		pitchMm: 5,
-		columns: 24,
-		rows: 34,
-		gutter: 2
+		paper: {
+			name: 'Small notebook',
+			pageMm: { width: 128, height: 182 },
+			pitchMm: 5,
+			columns: 24,
+			rows: 34,
+			gutter: 2
+		}
 	}
 ];

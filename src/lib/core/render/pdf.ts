@@ -91,29 +91,40 @@ function drawPage(
 	const marks = pageMarks(plan, run, page.number);
 	for (const mark of marks)
 		if (mark.kind === 'tint')
-			document
-				.rect(...at(mark.x, mark.y), mark.w * pitch, mark.h * pitch)
-				.fill(tones[mark.tone]);
+			document.rect(...at(mark.x, mark.y), mark.w * pitch, mark.h * pitch).fill(tones[mark.tone]);
 	drawDots(document, page, at);
 	drawStrokes(document, marks, at);
 	document.fillColor(ink);
 	for (const mark of marks)
 		if (mark.kind === 'text')
-			drawText(document, plan, mark, at, pitch, faces[mark.style === 'lettering' ? 'lettering' : 'hand']);
+			drawText(
+				document,
+				plan,
+				mark,
+				at,
+				pitch,
+				faces[mark.style === 'lettering' ? 'lettering' : 'hand']
+			);
 }
 
 type Place = (x: number, y: number) => [number, number];
 
 /** A stroke of no length with round ends is a dot, and far smaller than a circle in the file. */
 function drawDots(document: PDFKit.PDFDocument, page: Page, at: Place) {
-	document.lineCap('round').lineWidth(dotMm * pointsPerMm).strokeColor(dotInk);
+	document
+		.lineCap('round')
+		.lineWidth(dotMm * pointsPerMm)
+		.strokeColor(dotInk);
 	for (let y = 0; y <= page.rows; y++)
 		for (let x = 0; x <= page.columns; x++) document.moveTo(...at(x, y)).lineTo(...at(x, y));
 	document.stroke();
 }
 
 function drawStrokes(document: PDFKit.PDFDocument, marks: readonly Mark[], at: Place) {
-	document.lineCap('butt').lineWidth(lineMm * pointsPerMm).strokeColor(ink);
+	document
+		.lineCap('butt')
+		.lineWidth(lineMm * pointsPerMm)
+		.strokeColor(ink);
 	let any = false;
 	for (const mark of marks) {
 		if (mark.kind === 'line') {
@@ -148,7 +159,9 @@ function drawText(
 	const [, y] = at(set.x, set.baseline);
 	if (mark.align === 'center') x -= width / 2;
 	for (const part of parts) {
-		document.font(part.face, size).text(part.text, x, y, { lineBreak: false, baseline: 'alphabetic' });
+		document
+			.font(part.face, size)
+			.text(part.text, x, y, { lineBreak: false, baseline: 'alphabetic' });
 		x += document.widthOfString(part.text);
 	}
 }

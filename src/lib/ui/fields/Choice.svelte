@@ -1,0 +1,37 @@
+<script lang="ts" generics="T extends string">
+	import { ToggleGroup } from 'bits-ui';
+
+	interface Props {
+		label: string;
+		value: T;
+		options: readonly { readonly value: T; readonly label: string }[];
+		onchange: (value: T) => void;
+	}
+	let { label, value, options, onchange }: Props = $props();
+	const id = $props.id();
+
+	function chosen(text: string) {
+		const option = options.find((option) => option.value === text);
+		if (option) onchange(option.value);
+	}
+</script>
+
+<div class="flex flex-col gap-0.5">
+	<span id="{id}-label" class="text-sm text-ink-soft">{label}</span>
+	<ToggleGroup.Root
+		type="single"
+		{value}
+		onValueChange={chosen}
+		aria-labelledby="{id}-label"
+		class="flex flex-wrap"
+	>
+		{#each options as option (option.value)}
+			<ToggleGroup.Item
+				value={option.value}
+				class="-ml-px min-h-8 border border-ink-soft bg-field px-2.5 first:ml-0 first:rounded-l-[3px] last:rounded-r-[3px] hover:bg-chosen data-[state=on]:bg-ink data-[state=on]:text-field"
+			>
+				{option.label}
+			</ToggleGroup.Item>
+		{/each}
+	</ToggleGroup.Root>
+</div>

@@ -1,0 +1,72 @@
+<script lang="ts">
+	import { dragHandle } from 'svelte-dnd-action';
+	import { kindById } from '$lib/core/catalogue';
+	import type { Wish } from '$lib/core/forms';
+	import { isTyping } from '../shell/keys';
+	import type { MonthDesk } from './month-desk.svelte';
+	import WishEditor from './WishEditor.svelte';
+
+	let { desk, wish, index }: { desk: MonthDesk; wish: Wish; index: number } = $props();
+
+	const kind = $derived(kindById(wish.kind));
+	const name = $derived(wish.title || kind?.name || wish.kind);
+	const block = $derived(desk.run.blocks.find((block) => block.wish === wish.id));
+	const missing = $derived(desk.run.unplaced.find((unplaced) => unplaced.wish === wish.id));
+	const open = $derived(desk.chosen === wish.id);
+	const pages = $derived(block?.pieces.map((piece) => piece.page).join('–'));
+
+	function pressed(event: KeyboardEvent) {
+		if (isTyping(event)) return;
+		if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+			event.preventDefault();
+			desk.move(wish.id, event.key === 'ArrowUp' ? -1 : 1);
+		} else if (event.key === 'Delete') {
+			event.preventDefault();
+			desk.remove(wish.id);
+		}
+	}
+</script>
+
+<div class="flex items-start gap-1 py-2">
+	<span
+		use:dragHandle
+		aria-label="Drag {name} to another place"
+		class="flex min-h-9 w-6 shrink-0 cursor-grab items-center justify-center text-ink-soft"
+	>
+		<svg viewBox="0 0 8 14" class="h-4" aria-hidden="true">
+			{#each [2, 7, 12] as y (y)}
+				<circle cx="2" cy={y} r="1.1" class="fill-current" />
+				<circle cx="6" cy={y} r="1.1" class="fill-current" />
+			{/each}
+		</svg>
+	</span>
+	<button
+		class="flex min-w-0 flex-1 flex-col items-start px-1 text-left"
+		aria-expanded={open}
+		onclick={() => (desk.chosen = open ? undefined : wish.id)}
+		onkeydown={pressed}
+		data-testid="wish-{index}"
+	>
+		<span class="flex w-full items-baseline gap-2">
+			<span class="font-serif text-lg">{name}</span>
+			{#if kind && kind.name !== name}<span class="truncate text-sm text-ink-soft">{kind.name}</span
+				>{/if}
+			{#if pages}<span class="ml-auto shrink-0 text-sm text-ink-soft">p. {pages}</span>{/if}
+		</span>
+		{#if block}
+			{#each block.why as sum (sum)}
+				<span class="text-sm text-ink-soft">{sum}</span>
+			{/each}
+		{:else if missing}
+			<span class="text-sm text-caution"><strong>No place.</strong> {missing.reason}.</span>
+		{/if}
+	</button>
+	<button
+		class="button button-quiet min-h-9 text-sm"
+		aria-label="Remove {name}"
+		onclick={() => desk.remove(wish.id)}>Remove</button
+	>
+</div>
+{#if open}
+	<WishEditor {desk} {wish} />
+{/if}

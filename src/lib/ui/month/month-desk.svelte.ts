@@ -1,0 +1,193 @@
+import { createContext } from 'svelte';
+import { kindById } from '$lib/core/catalogue';
+import { planOf, type KeptMonth, type Plan, type Run } from '$lib/core/fit';
+import type { Wish } from '$lib/core/forms';
+import type { Notebook } from '$lib/core/paper';
+import { numberOf, send } from '../send';
+import { begin, redo, step, undo, type History } from './history';
+import { Planner } from './planner';
+import { Saver, type Sent } from './saver.svelte';
+
+/** What the desk works on, as the server gives it. */
+export interface DeskInput {
+	readonly id: string;
+	readonly revision: number;
+	readonly notebookId: string;
+	readonly notebook: Notebook;
+	readonly month: KeptMonth;
+	readonly locale: string;
+	/** The run of this very month, computed by the server for the first picture. */
+	readonly run: Run;
+}
+
+/** A month as one works on it: its wishes with undo, its run as soon as it is planned, its keeping. */
+export class MonthDesk {
+	private history: History<KeptMonth>;
+	/** The plan that the run belongs to; while a newer one is being planned both lag behind together. */
+	plan: Plan;
+	run: Run;
+	/** The wish that is being edited, shown in the run as well. */
+	chosen = $state<string>();
+	planning = $state(false);
+	trouble = $state<string>();
+	private planner: Planner | undefined;
+	readonly saver: Saver<KeptMonth>;
+	private channel: BroadcastChannel | undefined;
+
+	constructor(private input: DeskInput) {
+		this.history = $state.raw(begin(input.month));
+		this.plan = $state.raw(this.planFor(input.month));
+		this.run = $state.raw(input.run);
+		this.saver = new Saver<KeptMonth>(
+			input.revision,
+			(revision, content) => this.put(revision, content),
+			(revision) => this.channel?.postMessage(revision)
+		);
+	}
+
+	get id() {
+		return this.input.id;
+	}
+
+	get notebookId() {
+		return this.input.notebookId;
+	}
+
+	get month(): KeptMonth {
+		return this.history.present;
+	}
+
+	get wishes(): readonly Wish[] {
+		return this.history.present.wishes;
+	}
+
+	get canUndo() {
+		return this.history.past.length > 0;
+	}
+
+	get canRedo() {
+		return this.history.future.length > 0;
+	}
+
+	/**
+	 * Starts planning and listens to other windows; returns what ends both. `reload` fetches the month
+	 * as others have written it.
+	 */
+	open(reload: () => Promise<unknown>): () => void {
+		this.planner = new Planner(
+			(plan, run) => {
+				this.plan = plan;
+				this.run = run;
+				this.planning = false;
+			},
+			(message) => {
+				this.trouble = message;
+				this.planning = false;
+			}
+		);
+		this.channel = new BroadcastChannel(`horarium month ${this.id}`);
+		this.channel.onmessage = () => {
+			// With changes of our own the next write tells that there is a conflict.
+			if (this.saver.settled) void reload();
+		};
+		return () => {
+			this.planner?.close();
+			this.channel?.close();
+			this.saver.close();
+		};
+	}
+
+	/** Takes over the month as the server has it, and keeps the way back to what was shown. */
+	adopt(input: DeskInput): void {
+		const sameMonth = JSON.stringify(input.month) === JSON.stringify(this.month);
+		this.input = input;
+		this.saver.adopt(input.revision);
+		if (!sameMonth) this.history = step(this.history, input.month);
+		this.plan = this.planFor(input.month);
+		this.run = input.run;
+	}
+
+	/** Changes the month, plans it anew and keeps it; equal names in a row are undone together. */
+	change(content: Partial<KeptMonth>, name?: string): void {
+		this.present(step(this.history, { ...this.month, ...content }, name));
+	}
+
+	undo(): void {
+		if (this.canUndo) this.present(undo(this.history));
+	}
+
+	redo(): void {
+		if (this.canRedo) this.present(redo(this.history));
+	}
+
+	/** Adds a wish of a kind at the end of the list, or before the fillers that close it. */
+	add(kindId: string): void {
+		const kind = kindById(kindId);
+		if (!kind) return;
+		const wish: Wish = { ...kind.start, id: this.freeId(kindId), kind: kindId };
+		this.change({ wishes: [...this.wishes, wish] });
+		this.chosen = wish.id;
+	}
+
+	remove(id: string): void {
+		this.change({ wishes: this.wishes.filter((wish) => wish.id !== id) });
+		if (this.chosen === id) this.chosen = undefined;
+	}
+
+	/** Changes some of a wish's fields. */
+	edit(id: string, fields: Partial<Wish>): void {
+		const name = `${id} ${Object.keys(fields).join()}`;
+		this.change(
+			{ wishes: this.wishes.map((wish) => (wish.id === id ? { ...wish, ...fields } : wish)) },
+			name
+		);
+	}
+
+	/** Moves a wish by some places in the list. */
+	move(id: string, by: number): void {
+		const from = this.wishes.findIndex((wish) => wish.id === id);
+		const to = Math.min(this.wishes.length - 1, Math.max(0, from + by));
+		const wish = this.wishes[from];
+		if (!wish || from === to) return;
+		const rest = this.wishes.filter((other) => other !== wish);
+		this.change({ wishes: [...rest.slice(0, to), wish, ...rest.slice(to)] });
+	}
+
+	/** Writes what is shown here over what another window wrote. */
+	keepMine(): void {
+		this.saver.overwrite(this.month);
+	}
+
+	private present(history: History<KeptMonth>): void {
+		this.history = history;
+		this.saver.write(history.present);
+		this.planning = true;
+		this.planner?.request(this.planFor(history.present));
+	}
+
+	private planFor(month: KeptMonth): Plan {
+		return planOf(month, this.input.notebook, this.input.locale);
+	}
+
+	private freeId(kindId: string): string {
+		const taken = this.wishes.map((wish) => wish.id);
+		if (!taken.includes(kindId)) return kindId;
+		let count = 2;
+		while (taken.includes(`${kindId}-${count}`)) count++;
+		return `${kindId}-${count}`;
+	}
+
+	private async put(revision: number, content: KeptMonth): Promise<Sent> {
+		const body = { revision, notebookId: this.input.notebookId, ...content };
+		const answer = await send('PUT', `/app/months/${this.id}`, body);
+		if (answer.kind === 'refused' || answer.kind === 'unreached') return answer;
+		const kept = numberOf(answer.body, 'revision');
+		if (kept === undefined) return { kind: 'refused', message: 'The answer has no revision.' };
+		return answer.kind === 'ok'
+			? { kind: 'written', revision: kept }
+			: { kind: 'conflict', revision: kept };
+	}
+}
+
+/** Puts the desk where the screens of its month find it, and finds it there. */
+export const [getMonthDesk, setMonthDesk] = createContext<() => MonthDesk>();

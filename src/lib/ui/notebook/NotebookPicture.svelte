@@ -1,0 +1,29 @@
+<script lang="ts">
+	import { planOf, planRun } from '$lib/core/fit';
+	import { checked, notebookSchema } from '$lib/core/formats';
+	import type { Notebook } from '$lib/core/paper';
+	import SpreadPicture from '../page/SpreadPicture.svelte';
+
+	let { notebook }: { notebook: Notebook } = $props();
+
+	/** The last notebook without faults: a half-typed number must not make the picture jump away. */
+	let shown = $state.raw<Notebook>();
+	$effect.pre(() => {
+		if (checked(notebookSchema, notebook).ok) shown = notebook;
+	});
+	const plan = $derived(
+		shown &&
+			planOf({ month: '2000-01', weekStart: 'monday', aim: 'balanced', wishes: [] }, shown, 'en')
+	);
+</script>
+
+{#if plan}
+	<SpreadPicture
+		{plan}
+		run={planRun(plan)}
+		spread={{ left: 2, right: 3 }}
+		ruler
+		numbered={false}
+		label="The empty notebook, open, with its dots counted along the edges"
+	/>
+{/if}

@@ -1,0 +1,129 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { pageMarks, type Plan, type Run } from '$lib/core/fit';
+	import { marginMm, pageOf, type Side, type Spread } from '$lib/core/paper';
+	import PageMarks from './PageMarks.svelte';
+
+	interface Props {
+		plan: Plan;
+		run: Run;
+		spread: Spread;
+		/** Counts along the edges, as on a ruler. */
+		ruler?: boolean;
+		/** Page numbers in the lower corners; a picture of any spread has none. */
+		numbered?: boolean;
+		/** Drawn on top of a page, in its squares. */
+		overlay?: Snippet<[page: number]>;
+		label: string;
+	}
+	let { plan, run, spread, ruler = false, numbered = true, overlay, label }: Props = $props();
+	const id = $props.id();
+
+	const pitch = $derived(plan.notebook.pitchMm);
+	const width = $derived(plan.notebook.pageMm.width / pitch);
+	const height = $derived(plan.notebook.pageMm.height / pitch);
+	/** Room outside the paper, in squares, so that its edge and its counts are not cut off. */
+	const around = $derived(ruler ? 1.6 : 0.3);
+	const below = $derived(numbered ? 1.6 : around);
+	const numbers = $derived(new Set(run.pages.map((page) => page.number)));
+	const sides = $derived(
+		(['left', 'right'] as const).map((side: Side) => {
+			const number = spread[side];
+			const margin = marginMm(plan.notebook, side);
+			const page = pageOf(plan.notebook, number);
+			return {
+				side,
+				number,
+				page,
+				exists: number > 0,
+				planned: numbers.has(number),
+				left: side === 'left' ? 0 : width,
+				x: (side === 'left' ? 0 : width) + margin.x / pitch,
+				y: margin.y / pitch,
+				marks: numbers.has(number) ? pageMarks(plan, run, number) : []
+			};
+		})
+	);
+
+	/** Counts every fifth line, and the last, so that one always counts on from a near number. */
+	function counts(length: number): number[] {
+		const all = Array.from({ length: Math.floor(length / 5) + 1 }, (_, index) => index * 5);
+		if (all.at(-1) === length) return all;
+		// A count too near the last one would touch it.
+		return [...all.filter((count) => length - count > 1), length];
+	}
+</script>
+
+<svg
+	viewBox="{-around} {-around} {2 * width + 2 * around} {height + around + below}"
+	class="block h-auto w-full"
+	role="img"
+	aria-label={label}
+>
+	<defs>
+		<pattern id="{id}-dots" width="1" height="1" x="-0.5" y="-0.5" patternUnits="userSpaceOnUse">
+			<circle cx="0.5" cy="0.5" r="0.075" class="fill-dot" />
+		</pattern>
+	</defs>
+	{#each sides as { side, number, page, exists, planned, left, x, y, marks } (side)}
+		{#if exists}
+			<rect
+				x={left}
+				y="0"
+				{width}
+				{height}
+				class="lying fill-paper stroke-paper-edge"
+				stroke-width="0.08"
+			/>
+			<g transform="translate({x} {y})" class={planned || !numbered ? '' : 'opacity-60'}>
+				<rect
+					x="-0.5"
+					y="-0.5"
+					width={page.columns + 1}
+					height={page.rows + 1}
+					fill="url(#{id}-dots)"
+				/>
+				<PageMarks {marks} hand={plan.hand} />
+				{#if ruler}
+					{#each counts(page.columns) as count (count)}
+						<text
+							x={count}
+							y={-y - 0.5}
+							font-size="0.95"
+							text-anchor="middle"
+							class="fill-rubric font-sans">{count}</text
+						>
+						<line
+							x1={count}
+							x2={count}
+							y1={-y}
+							y2={-y + 0.35}
+							class="stroke-rubric"
+							stroke-width="0.06"
+						/>
+					{/each}
+					{#each counts(page.rows) as count (count)}
+						<text
+							x={side === 'left' ? -x - 0.35 : width - (x - width) + 0.35}
+							y={count + 0.3}
+							font-size="0.95"
+							text-anchor={side === 'left' ? 'end' : 'start'}
+							class="fill-rubric font-sans">{count}</text
+						>
+					{/each}
+				{/if}
+				{@render overlay?.(number)}
+			</g>
+			{#if numbered}
+				<text
+					x={side === 'left' ? left + 0.2 : left + width - 0.2}
+					y={height + 1.25}
+					font-size="1"
+					text-anchor={side === 'left' ? 'start' : 'end'}
+					class="fill-ink-soft font-sans">{number}</text
+				>
+			{/if}
+		{/if}
+	{/each}
+	<line x1={width} x2={width} y1="0" y2={height} class="stroke-paper-edge" stroke-width="0.14" />
+</svg>

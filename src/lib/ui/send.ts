@@ -1,0 +1,50 @@
+const mostKeptAlive = 15_000;
+
+/** An answer of this server: what it holds, or what went wrong. */
+export type Answer =
+	| { readonly kind: 'ok'; readonly body: unknown }
+	| { readonly kind: 'conflict'; readonly body: unknown }
+	| { readonly kind: 'refused'; readonly message: string }
+	| { readonly kind: 'unreached' };
+
+/** Sends JSON to this server. Never throws: every way to fail is a kind of answer. */
+export async function send(
+	method: 'GET' | 'POST' | 'PUT' | 'PATCH',
+	path: string,
+	content?: unknown
+): Promise<Answer> {
+	let response: Response;
+	const text = content === undefined ? undefined : JSON.stringify(content);
+	try {
+		response = await fetch(path, {
+			method,
+			headers: content === undefined ? {} : { 'content-type': 'application/json' },
+			body: text,
+			// A write that is under way is finished when the page closes; browsers do that for small ones.
+			keepalive: text !== undefined && text.length < mostKeptAlive
+		});
+	} catch {
+		return { kind: 'unreached' };
+	}
+	const body: unknown = await response.json().catch(() => undefined);
+	if (response.ok) return { kind: 'ok', body };
+	if (response.status === 409) return { kind: 'conflict', body };
+	return { kind: 'refused', message: textOf(body, 'detail') ?? `Refused (${response.status}).` };
+}
+
+/** A text field of an answer, such as the id of what was made. */
+export function textOf(body: unknown, field: string): string | undefined {
+	const value = fieldOf(body, field);
+	return typeof value === 'string' ? value : undefined;
+}
+
+/** A number field of an answer, such as a revision; of a conflict, that of what is kept now. */
+export function numberOf(body: unknown, field: string): number | undefined {
+	const value = fieldOf(fieldOf(body, 'current') ?? body, field);
+	return typeof value === 'number' ? value : undefined;
+}
+
+function fieldOf(body: unknown, field: string): unknown {
+	if (typeof body !== 'object' || body === null) return undefined;
+	return Object.entries(body).find(([name]) => name === field)?.[1];
+}

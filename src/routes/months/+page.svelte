@@ -1,0 +1,101 @@
+<script lang="ts">
+	import { goto, invalidateAll } from '$app/navigation';
+	import { untrack } from 'svelte';
+	import { formatMonth, monthTitle, nextToPlan, parseMonth } from '$lib/core/month';
+	import { send, textOf } from '$lib/ui/send';
+	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
+
+	let { data } = $props();
+
+	const today = new Date();
+	let month = $state(
+		untrack(() =>
+			formatMonth(
+				nextToPlan(
+					data.all.flatMap((entry) => parseMonth(entry.month) ?? []),
+					{ year: today.getFullYear(), month: today.getMonth() + 1 }
+				)
+			)
+		)
+	);
+	let trouble = $state<string>();
+	const wanted = $derived(parseMonth(month));
+
+	const titleOf = (text: string) => {
+		const parsed = parseMonth(text);
+		return parsed ? monthTitle(data.locale, parsed) : text;
+	};
+
+	async function plan() {
+		if (!data.latest) return goto('/welcome');
+		const { notebookId, weekStart, aim, wishes } = data.latest;
+		const answer = await send('POST', '/app/months', { notebookId, month, weekStart, aim, wishes });
+		if (answer.kind === 'ok')
+			return goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
+		trouble = answer.kind === 'refused' ? answer.message : 'Horarium does not answer. Try again.';
+	}
+</script>
+
+<svelte:head><title>Months · Horarium</title></svelte:head>
+
+<main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-6">
+	<h1 class="pb-4 text-3xl">Months</h1>
+	<div class="flex flex-wrap items-end gap-3 border-y border-hairline bg-sheet px-4 py-3">
+		<label class="flex flex-col gap-0.5">
+			<span class="text-sm text-ink-soft">Plan another month</span>
+			<input
+				type="month"
+				class="field"
+				min="1900-01"
+				max="2200-12"
+				value={month}
+				oninput={(event) => (month = event.currentTarget.value)}
+			/>
+		</label>
+		<button class="button button-main" disabled={!wanted} onclick={plan}>
+			Plan {wanted ? monthTitle(data.locale, wanted) : 'it'}
+		</button>
+		{#if data.latest}
+			<p class="text-sm text-ink-soft">
+				It starts with the wishes of {titleOf(data.latest.month)}.
+			</p>
+		{/if}
+	</div>
+	{#if trouble}<p role="alert" class="mt-3 bg-caution-ground px-3 py-2">{trouble}</p>{/if}
+	{#if data.all.length === 0}
+		<p class="py-4">No month is planned yet.</p>
+	{/if}
+	<ul>
+		{#each data.all as entry (entry.id)}
+			<li class="flex items-center gap-4 border-b border-hairline py-3">
+				<a href="/months/{entry.id}" class="flex-1">
+					<span class="block font-serif text-xl">{titleOf(entry.month)}</span>
+					<span class="text-ink-soft">{entry.notebook}</span>
+				</a>
+				<button
+					class="button button-quiet"
+					aria-label="Delete {titleOf(entry.month)}"
+					onclick={() =>
+						deleteWithUndo(`/app/months/${entry.id}`, titleOf(entry.month), invalidateAll)}
+					>Delete</button
+				>
+			</li>
+		{/each}
+	</ul>
+	{#if data.deleted.length > 0}
+		<h2 class="pt-8 pb-2 text-xl">Deleted</h2>
+		<ul>
+			{#each data.deleted as entry (entry.id)}
+				<li class="flex items-center gap-4 py-1">
+					<span class="text-ink-soft">{titleOf(entry.month)}</span>
+					<button
+						class="button min-h-8"
+						aria-label="Bring back {titleOf(entry.month)}"
+						onclick={() => setDeleted(`/app/months/${entry.id}`, false, invalidateAll)}
+						>Bring back</button
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+</main>

@@ -1,0 +1,59 @@
+<script lang="ts">
+	import { monthTitle } from '$lib/core/month';
+	import AddWish from '$lib/ui/month/AddWish.svelte';
+	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import MonthSettings from '$lib/ui/month/MonthSettings.svelte';
+	import PagesMeter from '$lib/ui/month/PagesMeter.svelte';
+	import RunPicture from '$lib/ui/month/RunPicture.svelte';
+	import SaveState from '$lib/ui/month/SaveState.svelte';
+	import WishList from '$lib/ui/month/WishList.svelte';
+
+	const current = getMonthDesk();
+	const desk = $derived(current());
+	const title = $derived(monthTitle(desk.plan.locale, desk.plan.month));
+	const lost = $derived(desk.run.unplaced.length);
+</script>
+
+<svelte:head><title>{title} · Horarium</title></svelte:head>
+
+<main id="main" class="grid flex-1 md:grid-cols-[minmax(20rem,25rem)_1fr]">
+	<section
+		aria-label="What the month should hold"
+		class="flex flex-col border-r border-hairline bg-sheet px-5 py-4"
+	>
+		<h1 class="text-3xl">{title}</h1>
+		<MonthSettings {desk} />
+		<WishList {desk} />
+		<div class="flex flex-wrap items-center gap-2 pt-4">
+			<AddWish {desk} />
+			<button class="button" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</button>
+			<button class="button" disabled={!desk.canRedo} onclick={() => desk.redo()}>Redo</button>
+			<span class="ml-auto"><SaveState {desk} /></span>
+		</div>
+	</section>
+	<section aria-label="The run of pages" class="flex min-w-0 flex-col gap-5 px-7 py-5">
+		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+			<div class="min-w-80 flex-1"><PagesMeter {desk} /></div>
+			<a
+				class="button"
+				href="/months/{desk.id}/plan.pdf"
+				target="_blank"
+				rel="noopener"
+				data-sveltekit-reload>Print at true size (PDF)</a
+			>
+		</div>
+		{#if lost > 0}
+			<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
+				{lost === 1 ? 'One wish has' : `${lost} wishes have`} no place in the free pages. The list on
+				the left says what is missing.
+			</p>
+		{/if}
+		{#if desk.run.pages.length === 0}
+			<p class="max-w-lg py-10 text-lg">
+				The run is empty. Add pages on the left and they are fitted into the notebook here.
+			</p>
+		{:else}
+			<RunPicture {desk} />
+		{/if}
+	</section>
+</main>

@@ -1,0 +1,29 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { checked, notebookSchema } from '$lib/core/formats';
+	import type { Notebook } from '$lib/core/paper';
+	import { newNotebook } from '$lib/ui/notebook/new-notebook';
+	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
+	import { send } from '$lib/ui/send';
+
+	let notebook = $state.raw<Notebook>(newNotebook());
+	let trouble = $state<string>();
+	const result = $derived(checked(notebookSchema, notebook));
+
+	async function add() {
+		const answer = await send('POST', '/app/notebooks', notebook);
+		if (answer.kind === 'ok') return goto('/notebooks', { invalidateAll: true });
+		trouble = answer.kind === 'refused' ? answer.message : 'Horarium does not answer. Try again.';
+	}
+</script>
+
+<svelte:head><title>New notebook · Horarium</title></svelte:head>
+
+<main id="main" class="mx-auto w-full max-w-6xl flex-1 px-5 py-6">
+	<h1 class="pb-4 text-3xl">New notebook</h1>
+	<NotebookForm {notebook} onchange={(next) => (notebook = next)} />
+	{#if trouble}<p role="alert" class="mt-4 bg-caution-ground px-3 py-2">{trouble}</p>{/if}
+	<button class="button button-main mt-6" disabled={!result.ok} onclick={add}
+		>Add this notebook</button
+	>
+</main>

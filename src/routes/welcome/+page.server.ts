@@ -1,0 +1,7 @@
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals }) => ({
+	notebooks: (await locals.store.notebooks.all())
+		.filter((record) => !record.deleted)
+		.map(({ id, notebook }) => ({ id, notebook }))
+});

@@ -1,0 +1,88 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { untrack } from 'svelte';
+	import { startingSet } from '$lib/core/catalogue';
+	import { checked, notebookSchema } from '$lib/core/formats';
+	import { formatMonth, monthTitle, nextToPlan, parseMonth, type WeekStart } from '$lib/core/month';
+	import type { Notebook } from '$lib/core/paper';
+	import { localWeekStart } from '$lib/ui/locale';
+	import { newNotebook } from '$lib/ui/notebook/new-notebook';
+	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
+	import { send, textOf } from '$lib/ui/send';
+
+	let { data } = $props();
+
+	const today = new Date();
+	let month = $state(
+		formatMonth(nextToPlan([], { year: today.getFullYear(), month: today.getMonth() + 1 }))
+	);
+	let kept = $state(untrack(() => data.notebooks[0]?.id));
+	let notebook = $state.raw<Notebook>(newNotebook());
+	let trouble = $state<string>();
+	const wanted = $derived(parseMonth(month));
+	const ready = $derived(wanted && (kept || checked(notebookSchema, notebook).ok));
+
+	async function plan() {
+		const weekStart: WeekStart = localWeekStart(data.locale);
+		trouble = undefined;
+		if (!kept) {
+			const made = await send('POST', '/app/notebooks', notebook);
+			if (made.kind !== 'ok') return fail(made);
+			kept = textOf(made.body, 'id');
+		}
+		const answer = await send('POST', '/app/months', {
+			notebookId: kept,
+			month,
+			weekStart,
+			aim: 'balanced',
+			wishes: startingSet()
+		});
+		if (answer.kind !== 'ok') return fail(answer);
+		await goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
+	}
+
+	function fail(answer: { kind: string; message?: string }) {
+		trouble = answer.message ?? 'Horarium does not answer. Try again.';
+	}
+</script>
+
+<svelte:head><title>Begin · Horarium</title></svelte:head>
+
+<main id="main" class="mx-auto flex w-full max-w-6xl flex-1 flex-col gap-6 px-5 py-8">
+	<div class="max-w-2xl">
+		<h1 class="pb-2 text-4xl">Which book, and which month?</h1>
+		<p class="text-lg">
+			Horarium counts the dots for you: it fits the month’s pages into your notebook, draws each of
+			them to the dot, and tells your hand where every line begins. The paper stays the journal.
+		</p>
+	</div>
+	{#if data.notebooks.length > 0}
+		<label class="flex flex-col gap-0.5 self-start">
+			<span class="text-sm text-ink-soft">Notebook</span>
+			<select class="field" bind:value={kept}>
+				{#each data.notebooks as { id, notebook } (id)}
+					<option value={id}>{notebook.name}</option>
+				{/each}
+			</select>
+		</label>
+	{:else}
+		<NotebookForm {notebook} onchange={(next) => (notebook = next)} />
+	{/if}
+	<div class="flex flex-wrap items-end gap-4">
+		<label class="flex flex-col gap-0.5">
+			<span class="text-sm text-ink-soft">Month to plan</span>
+			<input
+				type="month"
+				class="field"
+				min="1900-01"
+				max="2200-12"
+				value={month}
+				oninput={(event) => (month = event.currentTarget.value)}
+			/>
+		</label>
+		<button class="button button-main" disabled={!ready} onclick={plan}>
+			Draw {wanted ? monthTitle(data.locale, wanted) : 'the month'}
+		</button>
+	</div>
+	{#if trouble}<p role="alert" class="bg-caution-ground px-3 py-2">{trouble}</p>{/if}
+</main>
