@@ -75,7 +75,7 @@ function unlessDone(stamp, paths, work) {
 export function ensureInstalled() {
 	unlessDone('node_modules/.horarium-installed', ['package.json', 'package-lock.json'], () => {
 		console.log('Installing packages …');
-		run('npm', ['ci', '--no-audit', '--no-fund']);
+		run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund']);
 	});
 }
 
@@ -92,6 +92,6 @@ export function ensureBuilt() {
 	];
 	unlessDone('build/.horarium-built', sources, () => {
 		console.log('Building …');
-		runBin('vite', ['build', '--logLevel', 'warn']);
+		runBin('vite', ['build', '--logLevel', 'error']);
 	});
 }

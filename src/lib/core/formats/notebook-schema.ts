@@ -35,8 +35,7 @@ const exception = record({
 	state: oneOf(['drawn', 'reserved', 'spoilt'])
 }).required(missing);
 
-/** A notebook whose grid lies on its paper. Free pages may be one range or a list of ranges. */
-export const notebookSchema = record({
+const fields = record({
 	name: words(200).default('Notebook'),
 	pageMm: record({
 		width: measure(20, 1000).required(missing),
@@ -47,7 +46,6 @@ export const notebookSchema = record({
 	rows: whole(1, mostRows).required(missing),
 	gutter: whole(0, 20).default(2),
 	freePages: list(range, 1, 200)
-		.strict(false)
 		.transform((_, original: unknown) =>
 			Array.isArray(original) || original === undefined || original === null ? original : [original]
 		)
@@ -55,17 +53,16 @@ export const notebookSchema = record({
 		.required(missing),
 	marginsMm: margins.optional(),
 	pages: list(exception, 0, 2000)
-})
-	.required(missing)
-	.test('grid-on-page', function (value) {
-		const fault = value && gridFault(value);
-		return fault
-			? this.createError({
-					path: `${this.path ? `${this.path}.` : ''}${fault.field}`,
-					message: fault.message
-				})
-			: true;
-	});
+});
+
+/** A notebook whose grid lies on its paper. Free pages may be one range or a list of ranges. */
+export const notebookSchema = fields.required(missing).test('grid-on-page', function (value) {
+	// Fields are compared only when each of them is right; Yup runs this test in any case.
+	const fault = value && fields.isValidSync(value) && gridFault(value);
+	if (!fault) return true;
+	const path = this.path ? `${this.path}.${fault.field}` : fault.field;
+	return this.createError({ path, message: fault.message });
+});
 
 /** Which count does not lie on the paper, and what would. */
 export function gridFault(

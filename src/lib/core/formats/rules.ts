@@ -16,8 +16,8 @@ const got = ({ value, originalValue }: Told) => shown(originalValue ?? value);
 
 /** A whole number inside limits. */
 export function whole(least: number, most: number) {
-	const message = (told: Told) =>
-		`must be a whole number from ${least} to ${most}; it is ${got(told)}`;
+	const range = least === most ? `${least}` : `a whole number from ${least} to ${most}`;
+	const message = (told: Told) => `must be ${range}; it is ${got(told)}`;
 	return yup
 		.number()
 		.strict()
@@ -61,11 +61,15 @@ export function flag() {
 		.typeError((told: Told) => `must be true or false; it is ${got(told)}`);
 }
 
+/** Yup would read a text that holds JSON as if it were the JSON; a document means what it says. */
+const unparsed = (_: unknown, original: unknown) => original;
+
 /** An object with known fields; others are left out. */
 export function record<T extends yup.ObjectShape>(fields: T) {
 	return yup
 		.object(fields)
 		.default(undefined)
+		.transform(unparsed)
 		.typeError((told: Told) => `must be an object; it is ${got(told)}`)
 		.test('plain', 'must be an object', (value) => value === undefined || !Array.isArray(value));
 }
@@ -75,7 +79,7 @@ export function list<T>(of: yup.ISchema<T, yup.AnyObject>, least: number, most: 
 	return yup
 		.array()
 		.of(of)
-		.strict()
+		.transform(unparsed)
 		.typeError((told: Told) => `must be a list; it is ${got(told)}`)
 		.min(least, `must have at least ${least} ${least === 1 ? 'entry' : 'entries'}`)
 		.max(most, ({ value }) => `must have at most ${most} entries; it has ${length(value)}`);

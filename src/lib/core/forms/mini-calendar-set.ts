@@ -22,6 +22,8 @@ interface Arrangement {
 	readonly gapAcross: number;
 	readonly gapDown: number;
 	readonly size: Size;
+	/** Fewer stand side by side than could, or closer together than need be. */
+	readonly discomfort: number;
 }
 
 function arrange(setting: Setting, there: Size, c: number, across: number, fill: boolean) {
@@ -41,7 +43,9 @@ function arrange(setting: Setting, there: Size, c: number, across: number, fill:
 		w: across * one.w + (across - 1) * gapAcross,
 		h: top + down * one.h + (down - 1) * gapDown
 	};
-	const arrangement: Arrangement = { c, across, down, gapAcross, gapDown, size };
+	const most = Math.min(count, Math.floor((there.w + least) / (one.w + least)));
+	const discomfort = (fill ? 0 : 5) + 5 * Math.max(0, most - across);
+	const arrangement: Arrangement = { c, across, down, gapAcross, gapDown, size, discomfort };
 	return size.w <= there.w && size.h <= there.h ? arrangement : undefined;
 }
 
@@ -63,8 +67,8 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 	];
 	return {
 		room: { span: 'page', ...a.size },
-		// Tight sets are harder to read than wide ones, and a shortened name needs a key in one's head.
-		discomfort: (a.gapAcross === 1 && a.across > 1 ? 5 : 0) + 10 * Math.min(3, cut.length),
+		// A shortened name needs a key in one's head.
+		discomfort: a.discomfort + 10 * Math.min(3, cut.length),
 		stretches: false,
 		facts: {
 			cell: { w: a.c, h: a.c },

@@ -36,7 +36,7 @@ export const miniCalendar: Form = {
 						`7 × ${c} = ${size.w} across`,
 						`${titled ? 'title 1 + ' : ''}(weekdays 1 + ${month.weeks} weeks) × ${c} = ${size.h} down`
 					],
-					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, wish.title)]
+					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, wish.title || undefined)]
 				}
 			];
 		});

@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { a5, anyPlan, planWith, small } from '../../../../tests/support/arbitraries';
+import { brokenRules } from '../../../../tests/support/judge';
+import { pageMarks, pieceMarks, planRun } from '.';
+
+const pagesOf = (run: ReturnType<typeof planRun>, wish: string) =>
+	run.blocks.find((block) => block.wish === wish)?.pieces.map((piece) => piece.page);
+
+describe('the run', () => {
+	test('keeps every rule, whatever the plan', () => {
+		fc.assert(
+			fc.property(anyPlan, (plan) => {
+				const run = planRun(plan);
+				expect(brokenRules(plan, run)).toEqual([]);
+				expect(planRun(plan)).toEqual(run);
+			}),
+			{ numRuns: 300 }
+		);
+	});
+
+	test('draws every block inside its rectangle, and ruled lines once', () => {
+		fc.assert(
+			fc.property(anyPlan, (plan) => {
+				const run = planRun(plan);
+				for (const block of run.blocks)
+					for (const { page, rect } of block.pieces)
+						for (const mark of pieceMarks(plan, block, page)) {
+							if (mark.kind !== 'line') continue;
+							expect(Math.min(mark.x1, mark.x2)).toBeGreaterThanOrEqual(rect.x);
+							expect(Math.max(mark.x1, mark.x2)).toBeLessThanOrEqual(rect.x + rect.w);
+							expect(Math.min(mark.y1, mark.y2)).toBeGreaterThanOrEqual(rect.y);
+							expect(Math.max(mark.y1, mark.y2)).toBeLessThanOrEqual(rect.y + rect.h);
+						}
+			}),
+			{ numRuns: 100 }
+		);
+	});
+
+	test('puts a calendar over a left and a right page, and fills the page skipped for it', () => {
+		const run = planRun(
+			planWith([
+				{ id: 'cover', kind: 'cover' },
+				{ id: 'calendar', kind: 'month-calendar', span: 'spread' },
+				{ id: 'dump', kind: 'brain-dump' }
+			])
+		);
+		expect(pagesOf(run, 'cover')).toEqual([12]);
+		expect(pagesOf(run, 'calendar')).toEqual([14, 15]);
+		expect(pagesOf(run, 'dump')).toEqual([13]);
+		expect(run.pagesUsed).toBe(4);
+		expect(pageMarks(planWith([]), run, 99)).toEqual([]);
+	});
+
+	test('a free range that begins on the right puts the cover there and the calendar after it', () => {
+		const notebook = { ...a5, freePages: [{ first: 13, last: 20 }] };
+		const run = planRun(
+			planWith(
+				[
+					{ id: 'cover', kind: 'cover' },
+					{ id: 'calendar', kind: 'month-calendar', span: 'spread' }
+				],
+				{ notebook }
+			)
+		);
+		expect(pagesOf(run, 'cover')).toEqual([13]);
+		expect(pagesOf(run, 'calendar')).toEqual([14, 15]);
+	});
+
+	test('no block lies over a break in the free pages', () => {
+		const notebook = {
+			...a5,
+			freePages: [
+				{ first: 14, last: 14 },
+				{ first: 17, last: 19 }
+			]
+		};
+		const run = planRun(
+			planWith([{ id: 'calendar', kind: 'month-calendar', span: 'spread' }], { notebook })
+		);
+		expect(pagesOf(run, 'calendar')).toEqual([18, 19]);
+	});
+
+	test('pins stand where they are put, and the rest flows around them', () => {
+		const run = planRun(
+			planWith([
+				{ id: 'habits', kind: 'habits', items: [{ name: 'Walk' }], pin: { page: 12, x: 4, y: 30 } },
+				{ id: 'cover', kind: 'cover' }
+			])
+		);
+		expect(run.blocks[0]?.pieces).toEqual([{ page: 12, rect: { x: 4, y: 30, w: 7, h: 8 } }]);
+		expect(brokenRules(planWith([]), { ...run, unplaced: [] })).toEqual([]);
+	});
+});
+
+describe('what finds no place says what is missing', () => {
+	const reasonOf = (...args: Parameters<typeof planWith>) => {
+		const run = planRun(planWith(...args));
+		return run.unplaced[0]?.reason;
+	};
+
+	test('cells that are too large for the page', () => {
+		const wish = { id: 'c', kind: 'month-calendar', form: 'month-grid', span: 'page' } as const;
+		expect(reasonOf([{ ...wish, cell: { w: 5, h: 6 } }])).toContain('7 across missing');
+		expect(reasonOf([{ ...wish, cell: { w: 3, h: 6 } }], { notebook: small })).toContain(
+			'37 squares and there are 24 × 34: 3 down missing'
+		);
+	});
+
+	test('no facing pages', () => {
+		const notebook = { ...a5, freePages: [{ first: 13, last: 13 }] };
+		expect(reasonOf([{ id: 'c', kind: 'month-calendar', span: 'spread' }], { notebook })).toBe(
+			'two facing free pages are needed and there are none'
+		);
+	});
+
+	test('full pages', () => {
+		const notebook = { ...a5, freePages: [{ first: 13, last: 13 }] };
+		expect(
+			reasonOf(
+				[
+					{ id: 'a', kind: 'cover' },
+					{ id: 'b', kind: 'habits', items: [{ name: 'Walk' }] }
+				],
+				{ notebook }
+			)
+		).toBe('at least 7 × 8 squares are needed and every free page is full (0 squares left)');
+	});
+
+	test('a notebook without free pages', () => {
+		const notebook = { ...a5, pages: [{ number: 12, state: 'drawn' as const }] };
+		expect(
+			reasonOf([{ id: 'a', kind: 'cover' }], {
+				notebook: { ...notebook, freePages: [{ first: 12, last: 12 }] }
+			})
+		).toBe('the notebook has no free page');
+	});
+});
+
+test('fewer pages are used when they weigh most', () => {
+	const wishes = [
+		{ id: 'h', kind: 'habits', items: [{ name: 'Walk' }] },
+		{ id: 'c', kind: 'month-calendar' }
+	];
+	const used = (aim: 'fewest-pages' | 'roomiest') => planRun(planWith(wishes, { aim })).pagesUsed;
+	expect(used('fewest-pages')).toBe(1);
+	expect(used('roomiest')).toBe(4);
+});
+
+test('a run that cannot be better says so', () => {
+	const run = planRun(planWith([{ id: 'a', kind: 'cover' }]));
+	expect(run).toMatchObject({ optimal: true, bound: 0, pagesUsed: 1 });
+	expect(planRun(planWith([]))).toMatchObject({ optimal: true, bound: 0, pagesUsed: 0 });
+});

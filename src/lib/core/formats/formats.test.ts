@@ -1,0 +1,100 @@
+import { describe, expect, test } from 'vitest';
+import { a5, documentWith, planWith } from '../../../../tests/support/arbitraries';
+import { planRun } from '../fit';
+import { checked, notebookSchema, planSchema, runDocument, toDocument, toPlan } from '.';
+
+const cover = (_: unknown, index: number) => ({ id: `w${index}`, kind: 'cover' });
+
+function faultsOf(document: unknown) {
+	const result = checked(planSchema, document);
+	return result.ok
+		? {}
+		: Object.fromEntries(result.faults.map(({ path, message }) => [path, message]));
+}
+
+describe('a plan document', () => {
+	test('is read with its defaults and written again', () => {
+		const result = checked(planSchema, documentWith([{ id: 'a', kind: 'cover', unknown: 1 }]));
+		if (!result.ok) throw new Error(JSON.stringify(result.faults));
+		expect(result.value.hand).toEqual({ lettersPerSquare: 2, lineHeight: 1 });
+		expect(result.value.notebook.freePages).toEqual([{ first: 12, last: 61 }]);
+		const plan = toPlan(result.value);
+		expect(plan).toEqual(planWith([{ id: 'a', kind: 'cover' }]));
+		const again = checked(planSchema, toDocument(plan));
+		expect(again.ok && toPlan(again.value)).toEqual(plan);
+	});
+
+	test('says of every wrong field what is allowed', () => {
+		const faults = faultsOf(
+			documentWith(
+				[
+					{ id: 'a', kind: 'stencil' },
+					{ id: 'b', kind: 'cover', size: { w: 2.5, h: -1 } }
+				],
+				{
+					notebook: { ...a5, columns: 40.5, freePages: [{ first: 20, last: 12 }] },
+					month: '2027-13',
+					weekStart: 'tuesday',
+					version: 2
+				}
+			)
+		);
+		expect(faults).toEqual({
+			'wishes[0].kind': expect.stringMatching(/must be one of cover, .*; it is “stencil”/),
+			'wishes[1].size.w': 'must be a whole number from 1 to 300; it is 2.5',
+			'wishes[1].size.h': 'must be a whole number from 1 to 300; it is -1',
+			'notebook.columns': 'must be a whole number from 1 to 200; it is 40.5',
+			'notebook.freePages[0].last': 'must not come before the first page, 20; it is 12',
+			month: 'must be a month from 1900-01 to 2200-12 such as 2027-05; it is “2027-13”',
+			weekStart: 'must be one of monday, sunday, saturday; it is “tuesday”',
+			version: 'must be 1; it is 2'
+		});
+	});
+
+	test.each([
+		['null', '', null],
+		['a list', '', []],
+		['a text', '', 'text'],
+		['a text that holds JSON', '', JSON.stringify(documentWith([]))],
+		['wishes that are an object', 'wishes', documentWith([], { wishes: {} })],
+		['wishes that are a text', 'wishes', documentWith([], { wishes: '[]' })],
+		['a notebook that is a list', 'notebook', documentWith([], { notebook: [] })],
+		['201 wishes', 'wishes', documentWith(Array.from({ length: 201 }, cover))],
+		['two wishes with one id', 'wishes[1].id', documentWith([cover(0, 1), cover(0, 1)])],
+		['a wish without an id', 'wishes[0].id', documentWith([{ kind: 'cover' }])],
+		['no wish', 'wishes[0]', documentWith([null])],
+		['a word for yes', 'wishes[0].filler', documentWith([{ ...cover(0, 0), filler: 'yes' }])],
+		['not a number', 'notebook.pitchMm', documentWith([], { notebook: { ...a5, pitchMm: NaN } })]
+	])('refuses %s', (_, path, document) => {
+		expect(Object.keys(faultsOf(document))).toContain(path);
+	});
+});
+
+test('a grid that is larger than its paper is refused with what would fit', () => {
+	const faults = faultsOf(documentWith([], { notebook: { ...a5, columns: 30 } }));
+	expect(faults).toEqual({
+		'notebook.columns': '30 squares of 5 mm need 150 mm and the page is 148 mm wide: at most 29 fit'
+	});
+	const odd = { ...a5, pageMm: { width: 137, height: 203 }, pitchMm: 4.95, columns: 26, rows: 38 };
+	const marginsMm = { left: { x: 6, y: 7 }, right: { x: 9, y: 8 } };
+	const measured = checked(notebookSchema, { ...odd, marginsMm });
+	expect(measured.ok || measured.faults[0]?.message).toBe(
+		'26 squares of 4.95 mm need 128.7 mm after 9 mm on the right page and the page is 137 mm wide: at most 25 fit'
+	);
+	expect(checked(notebookSchema, { ...odd, marginsMm, columns: 25 }).ok).toBe(true);
+});
+
+test('a block over a spread stands on both pages with the facts of the whole', () => {
+	const plan = planWith([{ id: 'c', kind: 'month-calendar', span: 'spread' }]);
+	const { run } = runDocument(plan, planRun(plan), true);
+	expect(run.pages.map((page) => page.blocks.map((block) => block.facts.split))).toEqual([
+		[[4, 3]],
+		[[4, 3]]
+	]);
+	const [left, right] = run.pages.map((page) => page.blocks[0]?.marks ?? []);
+	expect(left?.filter((mark) => mark.kind === 'text' && mark.style === 'figure')).toHaveLength(17);
+	expect(right?.filter((mark) => mark.kind === 'text' && mark.style === 'figure')).toHaveLength(14);
+	expect(runDocument(plan, planRun(plan), false).run.pages[0]?.blocks[0]).not.toHaveProperty(
+		'marks'
+	);
+});

@@ -1,0 +1,277 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { a5, anyPlan, anyMonth, anyWeekStart, small } from '../../../../tests/support/arbitraries';
+import type { Mark } from '../draw';
+import { monthShape, cellOf, type YearMonth } from '../month';
+import { contains, type Notebook, type Size } from '../paper';
+import {
+	formById,
+	forms,
+	type Form,
+	type FormParameters,
+	type Layouts,
+	type Room,
+	type Setting
+} from '.';
+
+const may: YearMonth = { year: 2027, month: 5 };
+
+function setting(wish: FormParameters, month = may): Setting {
+	return {
+		month: monthShape(month, 'monday'),
+		hand: { lettersPerSquare: 2, lineHeight: 1 },
+		locale: 'en',
+		wish
+	};
+}
+
+function form(id: string): Form {
+	const found = formById(id);
+	if (!found) throw new Error(id);
+	return found;
+}
+
+const page = (w: number, h: number): Room => ({ span: 'page', w, h });
+const spread = (left: Notebook | Size, right: Notebook | Size): Room => {
+	const size = (paper: Notebook | Size) =>
+		'columns' in paper ? { w: paper.columns, h: paper.rows } : paper;
+	return { span: 'spread', left: size(left), right: size(right) };
+};
+
+function first(answer: Layouts) {
+	if (!answer.fits) throw new Error(answer.misfit.reason);
+	return answer.layouts[0];
+}
+
+const factsOf = (id: string, wish: FormParameters, room: Room, month = may) =>
+	first(form(id).layouts(setting(wish, month), room)).facts;
+
+// Check values: common practice.
+describe('month grid', () => {
+	test('on a page 28 wide the cells are 4 wide', () => {
+		expect(factsOf('month-grid', {}, page(28, 40))).toMatchObject({ cell: { w: 4 }, over: 0 });
+	});
+
+	test.each([
+		[5, 4, [8, 13]],
+		[5, 5, [3, 18]],
+		[6, 4, [4, 10]],
+		[7, 4, [0, 7]]
+	] as const)('over 28 + 28, cells %i wide, %i columns left, over %j', (w, split, over) => {
+		const facts = factsOf('month-grid', { cell: { w, h: 5 }, split }, spread(a5, a5));
+		expect(facts).toMatchObject({ split: [split, 7 - split], over });
+	});
+
+	test('over 28 + 12, cells 5 wide stand only as 5 + 2, 2 over on the right', () => {
+		const answer = form('month-grid').layouts(
+			setting({ cell: { w: 5, h: 5 } }),
+			spread({ w: 28, h: 40 }, { w: 12, h: 40 })
+		);
+		if (!answer.fits) throw new Error(answer.misfit.reason);
+		expect(answer.layouts.map(({ facts }) => facts)).toEqual([
+			expect.objectContaining({ split: [5, 2], over: [3, 2] })
+		]);
+	});
+
+	test('six weeks of 6 are 37 high, of 5 31 high; 6 do not fit in 34', () => {
+		const high = (h: number, rows: number) => {
+			const { room } = first(
+				form('month-grid').layouts(
+					setting({ cell: { w: 5, h } }),
+					spread({ w: 28, h: rows }, { w: 28, h: rows })
+				)
+			);
+			return room.span === 'spread' ? room.left.h : 0;
+		};
+		expect(high(6, 40)).toBe(37);
+		expect(high(5, 34)).toBe(31);
+		const answer = form('month-grid').layouts(
+			setting({ cell: { w: 3, h: 6 } }),
+			spread(small, small)
+		);
+		expect(answer.fits || answer.misfit.lacking).toEqual({ w: 0, h: 3 });
+	});
+});
+
+describe('mini calendars', () => {
+	test('May 2027 from Monday: 7 × 8 with a title at 1 square a day, 14 × 15 at 2', () => {
+		const size = (c: number) =>
+			first(
+				form('mini-calendar').layouts(setting({ title: 'May', cell: { w: c, h: c } }), page(28, 40))
+			).room;
+		expect(size(1)).toEqual(page(7, 8));
+		expect(size(2)).toEqual(page(14, 15));
+	});
+
+	const items = (count: number) => Array.from({ length: count }, (_, n) => ({ name: `h${n}` }));
+
+	test.each([
+		[1, 23],
+		[2, 25],
+		[3, 27]
+	])('three across 28 stand with gaps of %i: %i used', (gap, used) => {
+		const { room, facts } = first(
+			form('mini-calendar-set').layouts(setting({ items: items(3), gap }), page(28, 40))
+		);
+		expect(facts.across).toBe(3);
+		expect(room).toMatchObject({ w: used });
+	});
+
+	test('gaps are widened to 3 on 28 and stay 1 on 24; gaps of 4 leave two across', () => {
+		expect(factsOf('mini-calendar-set', { items: items(3) }, page(28, 40))).toMatchObject({
+			across: 3,
+			gap: 3
+		});
+		expect(factsOf('mini-calendar-set', { items: items(3) }, page(24, 34))).toMatchObject({
+			across: 3,
+			gap: 1
+		});
+		expect(factsOf('mini-calendar-set', { items: items(3), gap: 4 }, page(28, 40)).across).toBe(2);
+	});
+
+	test('at 2 squares a day one stands across 28', () => {
+		const wish = { items: items(2), cell: { w: 2, h: 2 } };
+		expect(factsOf('mini-calendar-set', wish, page(28, 40)).across).toBe(1);
+		expect(factsOf('mini-calendar-set', wish, page(29, 40)).across).toBe(2);
+	});
+
+	test('twelve in a six-week month are 3 × 4, 35 high, and do not go into 34', () => {
+		const wish = setting({ items: items(12), gap: 1 });
+		const { room, facts } = first(form('mini-calendar-set').layouts(wish, page(28, 40)));
+		expect(facts).toMatchObject({ across: 3, down: 4 });
+		expect(room).toMatchObject({ h: 35 });
+		const answer = form('mini-calendar-set').layouts(wish, page(28, 34));
+		expect(answer.fits || answer.misfit.lacking).toEqual({ w: 0, h: 1 });
+	});
+});
+
+/** Rectangle that a mark takes up. */
+function extent(mark: Mark) {
+	switch (mark.kind) {
+		case 'line':
+			return {
+				x: Math.min(mark.x1, mark.x2),
+				y: Math.min(mark.y1, mark.y2),
+				w: Math.abs(mark.x2 - mark.x1),
+				h: Math.abs(mark.y2 - mark.y1)
+			};
+		case 'shape': {
+			const xs = mark.points.map(({ x }) => x);
+			const ys = mark.points.map(({ y }) => y);
+			const x = Math.min(...xs);
+			const y = Math.min(...ys);
+			return { x, y, w: Math.max(...xs) - x, h: Math.max(...ys) - y };
+		}
+		default:
+			return mark;
+	}
+}
+
+const partSizes = (room: Room): Size[] => (room.span === 'page' ? [room] : [room.left, room.right]);
+
+describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word', (_, form) => {
+	const anyRoom = fc
+		.tuple(
+			fc.integer({ min: 1, max: 45 }),
+			fc.integer({ min: 1, max: 60 }),
+			fc.integer({ min: 1, max: 45 })
+		)
+		.map(([w, h, other]): Room[] =>
+			form.spans.map((span) => (span === 'page' ? page(w, h) : spread({ w, h }, { w: other, h })))
+		);
+	const anySetting = fc
+		.tuple(anyPlan, anyMonth, anyWeekStart)
+		.map(([plan, month, start]): Setting => {
+			return {
+				month: monthShape(month, start),
+				hand: plan.hand,
+				locale: plan.locale,
+				wish: plan.wishes[0] ?? {}
+			};
+		});
+
+	test('every option fits the room and draws inside itself, ruled lines on dots', () => {
+		fc.assert(
+			fc.property(anySetting, anyRoom, (setting, rooms) => {
+				for (const room of rooms) {
+					const answer = form.layouts(setting, room);
+					if (!answer.fits) {
+						expect(answer.misfit.reason).toMatch(/\d/);
+						continue;
+					}
+					for (const layout of answer.layouts) {
+						const offered = partSizes(room);
+						partSizes(layout.room).forEach((size, part) => {
+							expect(size.w).toBeLessThanOrEqual(offered[part]?.w ?? 0);
+							expect(size.h).toBeLessThanOrEqual(offered[part]?.h ?? 0);
+							for (const mark of layout.marks()[part] ?? []) {
+								expect(contains({ x: 0, y: 0, ...size }, extent(mark))).toBe(true);
+								if (mark.kind === 'line')
+									expect([mark.x1, mark.y1, mark.x2, mark.y2].every(Number.isInteger)).toBe(true);
+							}
+						});
+						// What is promised for a room is what that very room draws.
+						const again = first(form.layouts(setting, layout.room));
+						expect(again.room).toEqual(layout.room);
+						expect(again.discomfort).toBeLessThanOrEqual(layout.discomfort);
+					}
+				}
+			}),
+			{ numRuns: 150 }
+		);
+	});
+
+	test('no two texts overlap', () => {
+		fc.assert(
+			fc.property(anySetting, anyRoom, (setting, rooms) => {
+				for (const room of rooms) {
+					const answer = form.layouts(setting, room);
+					if (!answer.fits) continue;
+					for (const marks of answer.layouts[0].marks()) {
+						const taken = new Set<string>();
+						for (const mark of marks) {
+							if (mark.kind !== 'text') continue;
+							for (let x = mark.x; x < mark.x + mark.w; x++)
+								for (let y = mark.y; y < mark.y + mark.h; y++) {
+									expect(taken.has(`${x} ${y}`)).toBe(false);
+									taken.add(`${x} ${y}`);
+								}
+						}
+					}
+				}
+			}),
+			{ numRuns: 100 }
+		);
+	});
+});
+
+test('a month grid writes each date once, in the column of its weekday', () => {
+	fc.assert(
+		fc.property(anyMonth, anyWeekStart, fc.integer({ min: 1, max: 6 }), (month, start, split) => {
+			const shape = monthShape(month, start);
+			const layout = first(
+				form('month-grid').layouts({ ...setting({ split }), month: shape }, spread(a5, a5))
+			);
+			const { cell, over } = layout.facts;
+			if (!cell || typeof over !== 'object') throw new Error('no cell');
+			const [left, right] = layout.marks();
+			const dates = [left, right].flatMap((marks, side) =>
+				(marks ?? []).flatMap((mark) =>
+					mark.kind === 'text' && mark.style === 'figure'
+						? [
+								{
+									day: Number(mark.text),
+									column: side === 0 ? (mark.x - over[0]) / cell.w : split + mark.x / cell.w,
+									row: (mark.y - 1) / cell.h
+								}
+							]
+						: []
+				)
+			);
+			expect(dates.map(({ day }) => day).sort((a, b) => a - b)).toEqual(
+				Array.from({ length: shape.days }, (_, index) => index + 1)
+			);
+			for (const { day, column, row } of dates) expect({ row, column }).toEqual(cellOf(shape, day));
+		})
+	);
+});

@@ -1,0 +1,100 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, expect, test } from 'vitest';
+import { a5 } from '../../../tests/support/arbitraries';
+import { migrate, openDatabase } from './database';
+import { loadDemo } from './demo';
+import type { MonthContent } from './months';
+import { openStore, type Store } from './store';
+
+let folder: string;
+let store: Store;
+
+beforeEach(async () => {
+	folder = await mkdtemp(join(tmpdir(), 'horarium-'));
+	store = await openStore(join(folder, 'test.db'));
+});
+
+afterEach(async () => {
+	await store.close();
+	await rm(folder, { recursive: true });
+});
+
+async function aMonth(): Promise<MonthContent> {
+	const { id } = await store.notebooks.create(a5);
+	const wishes = [
+		{ id: 'a', kind: 'cover', title: 'MAY' },
+		{ id: 'b', kind: 'habits', items: [{ name: 'Walk' }] }
+	];
+	return { notebookId: id, month: '2027-05', weekStart: 'monday', aim: 'balanced', wishes };
+}
+
+test('what was written is there after the file is opened again', async () => {
+	const content = await aMonth();
+	const { id } = await store.months.create(content);
+	await store.close();
+	store = await openStore(join(folder, 'test.db'));
+	expect(await store.months.find(id)).toMatchObject({ ...content, revision: 1, deleted: false });
+	expect((await store.notebooks.all())[0]?.notebook).toEqual(a5);
+});
+
+test('the file keeps a write-ahead log and foreign keys', async () => {
+	const db = openDatabase(join(folder, 'test.db'));
+	await migrate(db);
+	const orphan = {
+		id: 'm',
+		notebook_id: 'nobody',
+		month: '2027-05',
+		week_start: 'monday',
+		aim: 'balanced',
+		revision: 1,
+		created_at: '',
+		deleted_at: null
+	};
+	await expect(db.insertInto('month').values(orphan).execute()).rejects.toThrow(/FOREIGN KEY/);
+	await db.destroy();
+});
+
+test('a write on top of an older revision changes nothing and shows what is kept', async () => {
+	const content = await aMonth();
+	const { id } = await store.months.create(content);
+	const mine = { ...content, wishes: content.wishes.slice(0, 1) };
+	expect(await store.months.update(id, 1, mine)).toMatchObject({
+		outcome: 'written',
+		record: { revision: 2, wishes: mine.wishes }
+	});
+	const theirs = await store.months.update(id, 1, { ...content, aim: 'roomiest' });
+	expect(theirs).toMatchObject({ outcome: 'conflict', record: { revision: 2, aim: 'balanced' } });
+	expect(await store.months.find(id)).toMatchObject({ revision: 2, wishes: mine.wishes });
+	expect(await store.months.update('nobody', 1, content)).toEqual({ outcome: 'missing' });
+});
+
+test('a write that fails halfway leaves the month as it was', async () => {
+	const content = await aMonth();
+	const { id } = await store.months.create(content);
+	const doubled = {
+		...content,
+		aim: 'roomiest' as const,
+		wishes: [...content.wishes, ...content.wishes]
+	};
+	await expect(store.months.update(id, 1, doubled)).rejects.toThrow(/UNIQUE/);
+	expect(await store.months.find(id)).toMatchObject({ ...content, revision: 1 });
+});
+
+test('deleting marks, and bringing back takes the mark away', async () => {
+	const content = await aMonth();
+	const { id } = await store.months.create(content);
+	await store.months.setDeleted(id, true);
+	expect((await store.months.all())[0]?.deleted).toBe(true);
+	await store.months.setDeleted(id, false);
+	expect(await store.months.find(id)).toMatchObject({ ...content, deleted: false });
+	expect(await store.notebooks.setDeleted('nobody', true)).toEqual({ outcome: 'missing' });
+});
+
+test('the demo is loaded into an empty database, and only there', async () => {
+	await loadDemo(store);
+	await loadDemo(store);
+	expect(await store.notebooks.all()).toHaveLength(1);
+	expect((await store.months.all()).map(({ month }) => month)).toEqual(['2027-05']);
+});

@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { planWith } from '../../../tests/support/arbitraries';
+import { planRun } from '../core/fit';
+import { parseNumber } from './fields/parse-number';
+import { localWeekStart } from './locale';
+import { begin, redo, step, undo, type History } from './month/history';
+import { itemsText, parseItems } from './month/items-text';
+import { nearestDot } from './page/nearest-dot';
+import { openSpread } from './page/open-spread';
+
+describe('number fields', () => {
+	const limits = { least: 1, most: 50, whole: false };
+
+	test('read a decimal point or comma', () => {
+		expect(parseNumber('4.95', limits)).toEqual({ ok: true, value: 4.95 });
+		expect(parseNumber(' 4,95 ', limits)).toEqual({ ok: true, value: 4.95 });
+	});
+
+	test.each(['', 'five', '1e3', '4.95.1', '-3', '51', '∞'])(
+		'refuse “%s” and say the range',
+		(text) => {
+			const read = parseNumber(text, limits);
+			expect(read.ok || read.message).toMatch(/a number from 1 to 50/);
+		}
+	);
+
+	test('refuse fractions where only whole numbers count', () => {
+		expect(parseNumber('2.5', { ...limits, whole: true }).ok).toBe(false);
+	});
+});
+
+describe('undo', () => {
+	test('takes any number of steps back and makes them again', () => {
+		fc.assert(
+			fc.property(fc.array(fc.integer(), { minLength: 1, maxLength: 40 }), (values) => {
+				let history: History<number> = begin(-1);
+				for (const value of values) history = step(history, value);
+				const done = history;
+				for (let index = 0; index < values.length; index++) history = undo(history);
+				expect(history.present).toBe(-1);
+				expect(undo(history)).toEqual(history);
+				for (let index = 0; index < values.length; index++) history = redo(history);
+				expect({ ...history, last: undefined }).toEqual({ ...done, last: undefined });
+			})
+		);
+	});
+
+	test('joins steps of one name in a row, and only those', () => {
+		let history = begin('');
+		for (const text of ['W', 'Wa', 'Wal']) history = step(history, text, 'title');
+		history = step(history, 'Wal!', 'other');
+		history = undo(history);
+		expect(history.present).toBe('Wal');
+		expect(undo(history).present).toBe('');
+		expect(step(undo(history), 'x', 'title').past).toEqual(['']);
+	});
+
+	test('a step after taking one back forgets the way forward', () => {
+		const history = step(undo(step(begin(1), 2)), 3);
+		expect(redo(history)).toEqual(history);
+	});
+});
+
+test('names are edited as lines, with a shorter form after a slash', () => {
+	const items = [{ name: 'Concertina' }, { name: 'Feed the dough', short: 'Dough' }];
+	expect(itemsText(items)).toBe('Concertina\nFeed the dough / Dough');
+	expect(parseItems(itemsText(items), items)).toEqual(items);
+	expect(parseItems('  \n A/B \n\nWalk / ', [])).toEqual([{ name: 'A/B' }, { name: 'Walk' }]);
+});
+
+test('a dot is counted from the corner nearest to it', () => {
+	const page = { w: 28, h: 40 };
+	expect(nearestDot({ x: 3.2, y: 4.6 }, page).words).toBe('from the top left: 3 right, 5 down');
+	expect(nearestDot({ x: 23, y: 36 }, page)).toEqual({
+		x: 23,
+		y: 36,
+		words: 'from the bottom right: 5 left, 4 up'
+	});
+	expect(nearestDot({ x: -3, y: 99 }, page)).toMatchObject({ x: 0, y: 40 });
+});
+
+test('a page address opens its spread, with the planned ones before and after', () => {
+	const run = planRun(
+		planWith([
+			{ id: 'a', kind: 'cover' },
+			{ id: 'b', kind: 'month-calendar', span: 'spread' },
+			{ id: 'c', kind: 'cover' }
+		])
+	);
+	expect(openSpread(run, 'first')).toMatchObject({ page: 12, before: undefined, after: 14 });
+	expect(openSpread(run, '15')).toEqual({
+		page: 15,
+		spread: { left: 14, right: 15 },
+		before: 13,
+		after: 16
+	});
+	expect(openSpread(run, '17')).toMatchObject({ spread: { left: 16 }, after: undefined });
+	for (const address of ['99', 'x', '-2', undefined])
+		expect(openSpread(run, address)).toBeUndefined();
+	expect(openSpread(planRun(planWith([])), 'first')).toBeUndefined();
+});
+
+test('weeks begin as the locale has them', () => {
+	expect(['en-US', 'en-GB', 'de', 'ar-EG'].map(localWeekStart)).toEqual([
+		'sunday',
+		'monday',
+		'monday',
+		'saturday'
+	]);
+});

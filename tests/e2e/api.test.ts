@@ -1,0 +1,171 @@
+import Ajv2020 from 'ajv/dist/2020.js';
+import fc from 'fast-check';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { checked, planSchema, toDocument } from '../../src/lib/core/formats';
+import { anyPlan, documentWith } from '../support/arbitraries';
+import { readPdf } from '../support/read-pdf';
+import { startApp, type App } from './app';
+
+let app: App;
+beforeAll(async () => {
+	app = await startApp('start');
+});
+afterAll(() => app.stop());
+
+const post = (path: string, body: string, headers: Record<string, string> = {}) =>
+	fetch(`${app.address}${path}`, {
+		method: 'POST',
+		body,
+		headers: { 'content-type': 'application/json', ...headers }
+	});
+const plan = (document: unknown, query = '') =>
+	post(`/api/v1/plan${query}`, JSON.stringify(document));
+
+const demo = documentWith([
+	{ id: 'cover', kind: 'cover', importance: 'must', title: 'MAY' },
+	{ id: 'cal', kind: 'month-calendar', form: 'month-grid', span: 'spread', cell: { w: 6, h: 6 } },
+	{ id: 'dump', kind: 'brain-dump', filler: true }
+]);
+
+describe('the API', () => {
+	test('says that it is well', async () => {
+		const response = await fetch(`${app.address}/api/v1/health`);
+		expect(await response.json()).toEqual({ status: 'ok', version: expect.any(String) });
+	});
+
+	test('plans a month', async () => {
+		const response = await plan(demo, '?include=marks');
+		expect(response.status).toBe(200);
+		const { run } = await response.json();
+		expect(
+			run.pages.map(({ number, side }: { number: number; side: string }) => [number, side])
+		).toEqual([
+			[12, 'left'],
+			[13, 'right'],
+			[14, 'left'],
+			[15, 'right']
+		]);
+		expect(run.pages[2].blocks[0]).toMatchObject({
+			wish: 'cal',
+			rect: { x: 0, y: 0, w: 28, h: 37 },
+			facts: { cell: { w: 6, h: 6 }, split: [4, 3], over: [4, 10], weeks: 6, lead: 5 }
+		});
+		expect(run.pages[2].blocks[0].marks).toContainEqual({
+			kind: 'line',
+			x1: 4,
+			y1: 0,
+			x2: 28,
+			y2: 0
+		});
+		expect(run).toMatchObject({ pagesUsed: 4, unplaced: [] });
+	});
+
+	test('draws it at true size', async () => {
+		const response = await post('/api/v1/plan.pdf', JSON.stringify(demo));
+		expect(response.headers.get('content-type')).toBe('application/pdf');
+		const { pages } = await readPdf(new Uint8Array(await response.arrayBuffer()));
+		expect(pages).toHaveLength(4);
+		expect(pages[0]?.widthMm).toBeCloseTo(148, 2);
+		expect(pages[0]?.heightMm).toBeCloseTo(210, 2);
+	});
+
+	test.each([
+		['broken JSON', '{"format":', 400],
+		['not UTF-8', '\ud800', 400],
+		['an empty body', '', 400],
+		['a list', '[]', 400],
+		['deep nesting', '['.repeat(200_000), 400],
+		['201 wishes', JSON.stringify(documentWith(Array(201).fill({ kind: 'cover' }))), 400],
+		['5 MB', ' '.repeat(5_000_000), 413]
+	])('refuses %s and goes on', async (_, body, status) => {
+		for (const path of ['/api/v1/plan', '/api/v1/plan.pdf']) {
+			const response = await post(path, body);
+			expect(response.status).toBe(status);
+			expect(response.headers.get('content-type')).toBe('application/problem+json');
+			expect(await response.json()).toMatchObject({ status, title: expect.any(String) });
+		}
+		expect((await plan(demo)).status).toBe(200);
+	});
+
+	test('names the field that is wrong', async () => {
+		const response = await plan(
+			documentWith([
+				{ id: 'a', kind: 'cover' },
+				{ id: 'b', kind: 'cover' },
+				{ id: 'c', kind: 'cover', size: { w: -3, h: 4 } }
+			])
+		);
+		expect((await response.json()).errors).toEqual([
+			{ path: 'wishes[2].size.w', message: 'must be a whole number from 1 to 300; it is -3' }
+		]);
+	});
+
+	test('refuses foreign hosts and foreign pages', async () => {
+		const foreign = await post('/api/v1/plan', JSON.stringify(demo), {
+			origin: 'http://elsewhere.example'
+		});
+		expect(foreign.status).toBe(403);
+	});
+});
+
+// Referee: Ajv, a JSON Schema validator.
+describe('the published schema', () => {
+	test('takes every plan that the program writes, and refuses what the server refuses', async () => {
+		const response = await fetch(`${app.address}/api/v1/plan.schema.json`);
+		const validate = new Ajv2020({ allErrors: true }).compile(await response.json());
+		fc.assert(
+			fc.property(anyPlan, (plan) => {
+				const document: unknown = JSON.parse(JSON.stringify(toDocument(plan)));
+				expect(validate(document)).toBe(true);
+				expect(checked(planSchema, document).ok).toBe(true);
+			})
+		);
+		const odd = fc.constantFrom(null, true, 0, -1, 2.5, 1e9, '', 'x', [], {}, 'monday', 'cover');
+		fc.assert(
+			fc.property(anyPlan, fc.nat(), odd, (plan, at, value) => {
+				const document: unknown = JSON.parse(JSON.stringify(toDocument(plan)));
+				const places = leaves(document);
+				places[at % places.length]?.(value);
+				// Rules that compare fields are the server's alone, so it may refuse more.
+				if (checked(planSchema, document).ok) expect(validate(document)).toBe(true);
+			}),
+			{ numRuns: 500 }
+		);
+	});
+});
+
+/** Setters for every field of a document, at any depth. */
+function leaves(value: unknown): ((next: unknown) => void)[] {
+	if (typeof value !== 'object' || value === null) return [];
+	const holder: Record<string, unknown> = Object(value);
+	return Object.keys(holder).flatMap((key) => [
+		(next: unknown) => {
+			holder[key] = next;
+		},
+		...leaves(holder[key])
+	]);
+}
+
+test('random requests never break the server', async () => {
+	await fc.assert(
+		fc.asyncProperty(
+			fc.oneof(
+				fc.json(),
+				fc.tuple(anyPlan, fc.nat(), fc.jsonValue()).map(([plan, at, value]) => {
+					const document: unknown = JSON.parse(JSON.stringify(toDocument(plan)));
+					const places = leaves(document);
+					places[at % places.length]?.(value);
+					return JSON.stringify(document);
+				})
+			),
+			async (body) => {
+				const response = await post('/api/v1/plan?include=marks', body);
+				expect([200, 400]).toContain(response.status);
+				await response.json();
+			}
+		),
+		{ numRuns: 400 }
+	);
+	const health = await fetch(`${app.address}/api/v1/health`);
+	expect(health.status).toBe(200);
+});

@@ -1,0 +1,118 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
+
+export interface App {
+	readonly address: string;
+	readonly stop: () => Promise<void>;
+	/** Ends the server at once, as a crash would, and starts it again on the same database and port. */
+	readonly crash: (whileDown?: () => Promise<void>) => Promise<void>;
+}
+
+/** Starts the built application on a port and a database of its own, with the demo data if wanted. */
+export async function startApp(script: 'demo' | 'start'): Promise<App> {
+	const folder = await mkdtemp(join(tmpdir(), 'horarium-'));
+	let port = '0';
+	let server: ChildProcess;
+	const start = async () => {
+		server = spawn(process.execPath, [`scripts/${script}.mjs`], {
+			env: {
+				...process.env,
+				PORT: port,
+				HORARIUM_DB: join(folder, 'test.db')
+			},
+			stdio: ['ignore', 'pipe', 'inherit']
+		});
+		return addressOf(server);
+	};
+	const address = await start();
+	port = new URL(address).port;
+	return {
+		address,
+		stop: async () => {
+			await ended(server, 'SIGTERM');
+			await rm(folder, { recursive: true, force: true });
+		},
+		crash: async (whileDown) => {
+			await ended(server, 'SIGKILL');
+			await whileDown?.();
+			await start();
+		}
+	};
+}
+
+function addressOf(server: ChildProcess): Promise<string> {
+	return new Promise((resolve, reject) => {
+		let output = '';
+		server.stdout?.on('data', (chunk: Buffer) => {
+			output += chunk.toString();
+			const address = /http:\/\/[\d.]+:\d+/.exec(output)?.[0];
+			if (address) resolve(address);
+		});
+		server.once('exit', (code) => reject(new Error(`the server ended with ${code}: ${output}`)));
+	});
+}
+
+function ended(server: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+	return new Promise((resolve) => {
+		server.once('exit', () => resolve());
+		server.kill(signal);
+	});
+}
+
+/** Debian's chromium, without reaching for any network. */
+export function launch(): Promise<Browser> {
+	return chromium.launch({
+		executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+		args: [
+			'--no-sandbox',
+			'--disable-gpu',
+			'--disable-quic',
+			'--no-first-run',
+			'--disable-background-networking',
+			'--disable-component-update',
+			'--disable-sync'
+		]
+	});
+}
+
+/** A window as a person has it; every script error and every request that leaves the machine is noted. */
+export async function openWindow(
+	browser: Browser,
+	options: Parameters<Browser['newContext']>[0] = {}
+): Promise<{ context: BrowserContext; page: Page; troubles: string[] }> {
+	const context = await browser.newContext({
+		viewport: { width: 1280, height: 800 },
+		locale: 'en-GB',
+		reducedMotion: 'reduce',
+		...options
+	});
+	const page = await context.newPage();
+	return { context, page, troubles: watch(page) };
+}
+
+/** Notes what goes wrong on a page. */
+export function watch(page: Page): string[] {
+	const troubles: string[] = [];
+	page.on('pageerror', (error) => troubles.push(error.message));
+	page.on('console', (message) => {
+		if (message.type() === 'error' && !message.text().includes('Failed to load resource'))
+			troubles.push(message.text());
+	});
+	page.on('request', (request) => {
+		const { hostname, protocol } = new URL(request.url());
+		if (protocol.startsWith('http') && hostname !== '127.0.0.1')
+			troubles.push(`a request left the machine: ${request.url()}`);
+	});
+	return troubles;
+}
+
+/** Waits until everything shown is kept. */
+export async function saved(page: Page): Promise<void> {
+	await page
+		.getByTestId('save-state')
+		.filter({ hasText: /^\s*Saved\s*$/ })
+		.waitFor();
+}

@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import type { Plan } from '../../src/lib/core/fit';
+import type { Item, Wish } from '../../src/lib/core/forms';
+import { formatMonth, type WeekStart, type YearMonth } from '../../src/lib/core/month';
+import type { Notebook } from '../../src/lib/core/paper';
+
+export const weekStarts: readonly WeekStart[] = ['monday', 'sunday', 'saturday'];
+
+export const anyMonth: fc.Arbitrary<YearMonth> = fc.record({
+	year: fc.integer({ min: 1900, max: 2200 }),
+	month: fc.integer({ min: 1, max: 12 })
+});
+
+export const anyWeekStart = fc.constantFrom(...weekStarts);
+
+/** Notebooks from tiny to large whose grid lies on the paper. */
+export const anyNotebook: fc.Arbitrary<Notebook> = fc
+	.record({
+		columns: fc.integer({ min: 5, max: 45 }),
+		rows: fc.integer({ min: 6, max: 60 }),
+		pitchMm: fc.constantFrom(3.7, 4.95, 5, 6.35),
+		first: fc.integer({ min: 1, max: 40 }),
+		count: fc.integer({ min: 1, max: 14 }),
+		gutter: fc.constantFrom(0, 2)
+	})
+	.map(({ columns, rows, pitchMm, first, count, gutter }) => ({
+		name: 'Test notebook',
+		pageMm: { width: columns * pitchMm + 7, height: rows * pitchMm + 9 },
+		pitchMm,
+		columns,
+		rows,
+		gutter,
+		freePages: [{ first, last: first + count - 1 }]
+	}));
+
+const anyItem: fc.Arbitrary<Item> = fc.record(
+	{
+		name: fc.string({ minLength: 1, maxLength: 30 }).filter((name) => name.trim() !== ''),
+		short: fc.string({ minLength: 1, maxLength: 6 })
+	},
+	{ requiredKeys: ['name'] }
+);
+
+const anyCell = fc.record({ w: fc.integer({ min: 1, max: 9 }), h: fc.integer({ min: 1, max: 9 }) });
+
+const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc.record(
+	{
+		kind: fc.constantFrom('cover', 'month-calendar', 'habits', 'brain-dump'),
+		importance: fc.constantFrom('must' as const, 'want' as const, 'spare' as const),
+		span: fc.constantFrom('page' as const, 'spread' as const),
+		side: fc.constantFrom('left' as const, 'right' as const),
+		size: fc.record({ w: fc.integer({ min: 1, max: 30 }), h: fc.integer({ min: 1, max: 45 }) }),
+		title: fc.string({ maxLength: 14 }),
+		cell: anyCell,
+		gap: fc.integer({ min: 1, max: 5 }),
+		across: fc.integer({ min: 1, max: 6 }),
+		split: fc.integer({ min: 1, max: 6 }),
+		items: fc.array(anyItem, { maxLength: 12 })
+	},
+	{ requiredKeys: ['kind'] }
+);
+
+export const anyWishes: fc.Arbitrary<Wish[]> = fc
+	.array(anyWishBody, { maxLength: 8 })
+	.map((bodies) => bodies.map((body, index) => ({ ...body, id: `w${index}` })));
+
+export const anyPlan: fc.Arbitrary<Plan> = fc.record({
+	notebook: anyNotebook,
+	month: anyMonth,
+	weekStart: anyWeekStart,
+	hand: fc.record({
+		lettersPerSquare: fc.constantFrom(1, 1.5, 2, 3),
+		lineHeight: fc.constantFrom(1, 2)
+	}),
+	locale: fc.constantFrom('en', 'de', 'pl', 'ja', 'ar'),
+	aim: fc.constantFrom('fewest-pages' as const, 'balanced' as const, 'roomiest' as const),
+	wishes: anyWishes
+});
+
+/** The A5 notebook of 28 × 40 squares of 5 mm, pages 12 to 61 free. */
+export const a5: Notebook = {
+	name: 'A5 notebook',
+	pageMm: { width: 148, height: 210 },
+	pitchMm: 5,
+	columns: 28,
+	rows: 40,
+	gutter: 2,
+	freePages: [{ first: 12, last: 61 }]
+};
+
+/** The smaller notebook of 24 × 34 squares. */
+export const small: Notebook = {
+	...a5,
+	name: 'Small notebook',
+	pageMm: { width: 128, height: 182 },
+	columns: 24,
+	rows: 34
+};
+
+/** A plan for May 2027 in the A5 notebook, with parts of it replaced. */
+export function planWith(wishes: readonly Wish[], parts: Partial<Plan> = {}): Plan {
+	return {
+		notebook: a5,
+		month: { year: 2027, month: 5 },
+		weekStart: 'monday',
+		hand: { lettersPerSquare: 2, lineHeight: 1 },
+		locale: 'en',
+		aim: 'balanced',
+		wishes,
+		...parts
+	};
+}
+
+/** The same as a document for the API. */
+export function documentWith(wishes: readonly unknown[], parts: Record<string, unknown> = {}) {
+	return {
+		format: 'horarium/plan',
+		version: 1,
+		notebook: { ...a5, freePages: { first: 12, last: 61 } },
+		month: formatMonth({ year: 2027, month: 5 }),
+		weekStart: 'monday',
+		aim: 'balanced',
+		wishes,
+		...parts
+	};
+}
