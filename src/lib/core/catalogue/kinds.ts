@@ -1,4 +1,4 @@
-import type { FormParameters, Importance, Span } from '../forms';
+import type { Importance, Span, Wish } from '../forms';
 
 /** What a journaler may want to keep. Adding a kind adds an entry here, never code. */
 export interface Kind {
@@ -13,7 +13,7 @@ export interface Kind {
 	readonly importance: Importance;
 	readonly filler?: boolean;
 	/** What a new wish of this kind starts with. */
-	readonly start: FormParameters;
+	readonly start: Omit<Wish, 'id' | 'kind'>;
 }
 
 export const kinds: readonly Kind[] = [
@@ -31,7 +31,7 @@ export const kinds: readonly Kind[] = [
 		purpose: 'Every day of the month at a glance, with room for events.',
 		forms: ['month-grid', 'mini-calendar'],
 		importance: 'must',
-		start: {}
+		start: { span: 'spread' }
 	},
 	{
 		id: 'habits',

@@ -21,6 +21,18 @@ export function blocksOn(run: Run, page: number): Block[] {
 	return run.blocks.filter((block) => block.pieces.some((piece) => piece.page === page));
 }
 
+/**
+ * A text that changes whenever a page's marks do: what is equal need not be drawn anew. It is much
+ * cheaper than the marks.
+ */
+export function pageKey(plan: Plan, run: Run, page: number): string {
+	const blocks = blocksOn(run, page);
+	const wishes = blocks.map((block) => plan.wishes.find(({ id }) => id === block.wish));
+	const { month, weekStart, hand, locale } = plan;
+	const rooms = blocks.map(({ form, room, pieces }) => ({ form, room, pieces }));
+	return JSON.stringify([month, weekStart, hand, locale, rooms, wishes]);
+}
+
 /** Marks of a whole page, ruled strokes merged across blocks. */
 export function pageMarks(plan: Plan, run: Run, page: number): Mark[] {
 	return mergeMarks(blocksOn(run, page).flatMap((block) => pieceMarks(plan, block, page)));

@@ -69,7 +69,7 @@ export function restDayTints({ month }: Setting, part: CalendarPart, top: number
 	return tints;
 }
 
-function fittingWeekdayNames({ locale, month, hand }: Setting, width: number): string[] {
+function fittingWeekdayNames({ locale, month, hand }: Setting, width: number): readonly string[] {
 	const widths: NameWidth[] = ['long', 'short'];
 	for (const nameWidth of widths) {
 		const names = weekdayNames(locale, month.weekStart, nameWidth);

@@ -19,10 +19,23 @@ function formatter(locale: string, key: string, options: Intl.DateTimeFormatOpti
 	return found;
 }
 
+const weekdays = new Map<string, readonly string[]>();
+
 /** Names of the seven weekdays in the order of the grid's columns, in the platform's words. */
-export function weekdayNames(locale: string, weekStart: WeekStart, width: NameWidth): string[] {
-	const names = formatter(locale, `weekday ${width}`, { weekday: width });
-	return weekdayOrder(weekStart).map((weekday) => names.format(aSunday + weekday * dayMs));
+export function weekdayNames(
+	locale: string,
+	weekStart: WeekStart,
+	width: NameWidth
+): readonly string[] {
+	// Every mini calendar asks for the same few names.
+	const id = `${locale} ${weekStart} ${width}`;
+	let found = weekdays.get(id);
+	if (!found) {
+		const names = formatter(locale, `weekday ${width}`, { weekday: width });
+		found = weekdayOrder(weekStart).map((weekday) => names.format(aSunday + weekday * dayMs));
+		weekdays.set(id, found);
+	}
+	return found;
 }
 
 /** Name of a month without its year ("May"), in the platform's words. */

@@ -22,14 +22,10 @@
 	}
 </script>
 
-<ol class="grid grid-cols-[repeat(auto-fill,minmax(19rem,1fr))] gap-x-6 gap-y-7">
+<ol class="grid grid-cols-[repeat(auto-fill,minmax(min(19rem,100%),1fr))] gap-x-6 gap-y-7">
 	{#each spreads as spread (spread.left)}
 		<li>
-			<a
-				href="/months/{desk.id}/pages/{spread.left}"
-				class="block focus-visible:outline-offset-4"
-				aria-label="Pages {spread.left} and {spread.right}: open on the page desk"
-			>
+			<a href="/months/{desk.id}/pages/{spread.left}" class="block focus-visible:outline-offset-4">
 				<SpreadPicture
 					plan={desk.plan}
 					run={desk.run}
@@ -37,7 +33,7 @@
 					label="Pages {spread.left} and {spread.right}: {[
 						...titlesOn(spread.left),
 						...titlesOn(spread.right)
-					].join(', ')}"
+					].join(', ') || 'free'}. Open on the page desk."
 				>
 					{#snippet overlay(page)}
 						<BlockOutlines run={desk.run} {page} chosen={desk.chosen} />

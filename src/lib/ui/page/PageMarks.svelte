@@ -1,13 +1,14 @@
 <script lang="ts">
-	import type { Mark } from '$lib/core/draw';
-	import type { Hand } from '$lib/core/hand';
+	import { untrack } from 'svelte';
+	import { pageKey, pageMarks, type Plan, type Run } from '$lib/core/fit';
 	import { setText } from '$lib/core/render';
 
-	interface Props {
-		marks: readonly Mark[];
-		hand: Hand;
-	}
-	let { marks, hand }: Props = $props();
+	let { plan, run, page }: { plan: Plan; run: Run; page: number } = $props();
+
+	const key = $derived(pageKey(plan, run, page));
+	/** Drawn anew only when the key changes, which most keystrokes leave alone. */
+	const marks = $derived(key === '' ? [] : untrack(() => pageMarks(plan, run, page)));
+	const hand = $derived(plan.hand);
 
 	/** All strokes as one path: a page has hundreds, and one element redraws fastest. */
 	const strokes = $derived(

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { pageMarks, type Plan, type Run } from '$lib/core/fit';
+	import type { Plan, Run } from '$lib/core/fit';
 	import { marginMm, pageOf, type Side, type Spread } from '$lib/core/paper';
 	import PageMarks from './PageMarks.svelte';
 
@@ -24,7 +24,7 @@
 	const height = $derived(plan.notebook.pageMm.height / pitch);
 	/** Room outside the paper, in squares, so that its edge and its counts are not cut off. */
 	const around = $derived(ruler ? 1.6 : 0.3);
-	const below = $derived(numbered ? 1.6 : around);
+	const below = $derived(numbered ? (ruler ? 1.6 : 2.2) : around);
 	const numbers = $derived(new Set(run.pages.map((page) => page.number)));
 	const sides = $derived(
 		(['left', 'right'] as const).map((side: Side) => {
@@ -39,8 +39,7 @@
 				planned: numbers.has(number),
 				left: side === 'left' ? 0 : width,
 				x: (side === 'left' ? 0 : width) + margin.x / pitch,
-				y: margin.y / pitch,
-				marks: numbers.has(number) ? pageMarks(plan, run, number) : []
+				y: margin.y / pitch
 			};
 		})
 	);
@@ -65,14 +64,16 @@
 			<circle cx="0.5" cy="0.5" r="0.075" class="fill-dot" />
 		</pattern>
 	</defs>
-	{#each sides as { side, number, page, exists, planned, left, x, y, marks } (side)}
+	{#each sides as { side, number, page, exists, planned, left, x, y } (side)}
 		{#if exists}
+			<!-- The paper's shadow on the desk; a filter would be drawn anew with every stroke. -->
+			<rect x={left + 0.12} y="0.22" {width} {height} class="fill-shadow" />
 			<rect
 				x={left}
 				y="0"
 				{width}
 				{height}
-				class="lying fill-paper stroke-paper-edge"
+				class="fill-paper stroke-paper-edge"
 				stroke-width="0.08"
 			/>
 			<g transform="translate({x} {y})" class={planned || !numbered ? '' : 'opacity-60'}>
@@ -83,7 +84,7 @@
 					height={page.rows + 1}
 					fill="url(#{id}-dots)"
 				/>
-				<PageMarks {marks} hand={plan.hand} />
+				{#if planned}<PageMarks {plan} {run} page={number} />{/if}
 				{#if ruler}
 					{#each counts(page.columns) as count (count)}
 						<text
@@ -117,8 +118,8 @@
 			{#if numbered}
 				<text
 					x={side === 'left' ? left + 0.2 : left + width - 0.2}
-					y={height + 1.25}
-					font-size="1"
+					y={height + (ruler ? 1.25 : 1.7)}
+					font-size={ruler ? 1 : 1.7}
 					text-anchor={side === 'left' ? 'start' : 'end'}
 					class="fill-ink-soft font-sans">{number}</text
 				>

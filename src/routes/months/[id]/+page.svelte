@@ -16,7 +16,7 @@
 
 <svelte:head><title>{title} · Horarium</title></svelte:head>
 
-<main id="main" class="grid flex-1 md:grid-cols-[minmax(20rem,25rem)_1fr]">
+<main id="main" class="grid flex-1 md:grid-cols-[minmax(17rem,25rem)_1fr]">
 	<section
 		aria-label="What the month should hold"
 		class="flex flex-col border-r border-hairline bg-sheet px-5 py-4"
@@ -31,12 +31,12 @@
 			<span class="ml-auto"><SaveState {desk} /></span>
 		</div>
 	</section>
-	<section aria-label="The run of pages" class="flex min-w-0 flex-col gap-5 px-7 py-5">
+	<section aria-label="The run of pages" class="flex min-w-0 flex-col gap-5 px-5 py-5 lg:px-7">
 		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
-			<div class="min-w-80 flex-1"><PagesMeter {desk} /></div>
+			<div class="min-w-60 flex-1"><PagesMeter {desk} /></div>
 			<a
 				class="button"
-				href="/months/{desk.id}/plan.pdf"
+				href="/app/months/{desk.id}/plan.pdf"
 				target="_blank"
 				rel="noopener"
 				data-sveltekit-reload>Print at true size (PDF)</a

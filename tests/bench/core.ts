@@ -1,0 +1,73 @@
+import PDFDocument from 'pdfkit';
+import { pageMarks, planRun } from '../../src/lib/core/fit';
+import { countingGuide } from '../../src/lib/core/guide';
+import { pageOf } from '../../src/lib/core/paper';
+import { renderPdf } from '../../src/lib/core/render/pdf';
+import { pdfFonts } from '../../src/lib/server/fonts';
+import { planWith } from '../support/arbitraries';
+import { measure, report } from './measure';
+
+/** A month of ten wishes, as people have them. */
+export const tenWishes = planWith([
+	{ id: 'cover', kind: 'cover' },
+	{ id: 'calendar', kind: 'month-calendar', span: 'spread' },
+	...Array.from({ length: 6 }, (_, index) => ({
+		id: `habits-${index}`,
+		kind: 'habits',
+		title: 'Habits',
+		items: Array.from({ length: 3 + index }, (_, item) => ({ name: `Habit ${item}` }))
+	})),
+	{ id: 'dump', kind: 'brain-dump', title: 'Brain dump' },
+	{ id: 'notes', kind: 'brain-dump', title: 'Notes' }
+]);
+
+/** Planning, drawing, guide and PDF of ten wishes. */
+export async function benchCore(): Promise<void> {
+	const run = planRun(tenWishes);
+	report('run of ten wishes', await measure(100, () => planRun(tenWishes)));
+	report(
+		'marks of all its pages',
+		await measure(100, () => run.pages.map((page) => pageMarks(tenWishes, run, page.number)))
+	);
+	report(
+		'guide of all its pages',
+		await measure(50, () =>
+			run.pages.map(({ number }) => {
+				const { columns, rows } = pageOf(tenWishes.notebook, number);
+				return countingGuide({ w: columns, h: rows }, pageMarks(tenWishes, run, number));
+			})
+		)
+	);
+	const fonts = pdfFonts();
+	const ours = await measure(10, () => renderPdf(tenWishes, run, fonts));
+	const marks = run.pages.map((page) => pageMarks(tenWishes, run, page.number));
+	const bare = await measure(10, () => barePdf(marks, fonts.hand[0]));
+	report('PDF of all its pages', ours);
+	report('  the same primitives by the PDF library alone', bare);
+	console.log(`  ratio ${(ours.median / bare.median).toFixed(2)}`);
+}
+
+type Marks = ReturnType<typeof pageMarks>;
+
+/** As many dots, strokes and texts as the run has, with no plan behind them. */
+function barePdf(pages: readonly Marks[], font: Uint8Array | undefined): Promise<void> {
+	return new Promise((resolve) => {
+		const document = new PDFDocument({ autoFirstPage: false });
+		document.on('data', () => undefined);
+		document.on('end', () => resolve());
+		if (font) document.registerFont('hand', Buffer.from(font)).font('hand', 10);
+		for (const marks of pages) {
+			document.addPage({ size: [420, 595], margin: 0 });
+			for (let y = 0; y <= 40; y++)
+				for (let x = 0; x <= 28; x++) document.moveTo(x * 14, y * 14).lineTo(x * 14, y * 14);
+			document.stroke();
+			for (const mark of marks)
+				if (mark.kind === 'line') document.moveTo(mark.x1, mark.y1).lineTo(mark.x2, mark.y2);
+			document.stroke();
+			for (const mark of marks)
+				if (mark.kind === 'text')
+					document.text(mark.text, mark.x * 14, mark.y * 14, { lineBreak: false });
+		}
+		document.end();
+	});
+}

@@ -1,0 +1,276 @@
+import axe from 'axe-core';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import type { Browser, BrowserContext, Page } from 'playwright';
+import { readPdf } from '../support/read-pdf';
+import { launch, openWindow, saved, startApp, watch, type App } from './app';
+
+let app: App;
+let browser: Browser;
+let context: BrowserContext;
+let page: Page;
+let troubles: string[];
+
+beforeAll(async () => {
+	[app, browser] = await Promise.all([startApp('demo'), launch()]);
+});
+afterAll(async () => {
+	await browser.close();
+	await app.stop();
+});
+beforeEach(async () => {
+	({ context, page, troubles } = await openWindow(browser));
+	await page.goto(app.address, { waitUntil: 'networkidle' });
+});
+afterEach(async () => {
+	await context.close();
+	expect(troubles).toEqual([]);
+});
+
+const wishNames = () => page.locator('ol[aria-label="Wishes"] .font-serif').allTextContents();
+const addWish = async (name: string) => {
+	await page.getByRole('button', { name: 'Add a page' }).click();
+	await page.getByRole('menuitem', { name }).click();
+};
+const undo = () => page.getByRole('button', { name: 'Undo' }).click();
+
+describe('the month', () => {
+	test('opens on the demo month, fitted and drawn', async () => {
+		expect(await page.title()).toBe('May 2027 · Horarium');
+		expect(await wishNames()).toEqual([
+			'Cover',
+			'Month calendar',
+			'Habits',
+			'Brain dump',
+			'Bakes to try'
+		]);
+		const spread = page.getByRole('img', { name: /^Pages 64 and 65/ });
+		expect(await spread.locator('text', { hasText: /^31$/ }).count()).toBe(1);
+		expect(await page.getByText('left 4 × 6 = 24 of 28, 4 over at the side').count()).toBe(1);
+	});
+
+	test('what is added, changed and moved is kept, drawn, and can be taken back', async () => {
+		await addWish('Habit trackers');
+		await page.getByLabel('Names, one a line').fill('Oil the bellows\nKnead');
+		await page.getByRole('img', { name: /habits-2/ }).waitFor();
+		await saved(page);
+		await page.reload({ waitUntil: 'networkidle' });
+		expect(await wishNames()).toHaveLength(6);
+		expect(await page.locator('svg text', { hasText: 'Knead' }).count()).toBe(1);
+		await page.getByRole('button', { name: 'Habits Habit trackers p.' }).last().focus();
+		await page.keyboard.press('Alt+ArrowUp');
+		await saved(page);
+		expect((await wishNames()).at(-1)).toBe('Bakes to try');
+		await page.keyboard.press('Delete');
+		expect(await wishNames()).toHaveLength(5);
+		await page.keyboard.press('Control+z');
+		expect(await wishNames()).toHaveLength(6);
+		await page.keyboard.press('Control+Shift+z');
+		await saved(page);
+		expect(await wishNames()).toHaveLength(5);
+	});
+
+	test('a wish is dragged to another place', async () => {
+		const handle = page.getByLabel('Drag Cover to another place');
+		const target = page.getByLabel('Drag Habits to another place');
+		const from = await handle.boundingBox();
+		const to = await target.boundingBox();
+		if (!from || !to) throw new Error('no handle');
+		await page.mouse.move(from.x + 8, from.y + 8);
+		await page.mouse.down();
+		await page.mouse.move(from.x + 8, from.y + 60, { steps: 6 });
+		await page.mouse.move(to.x + 8, to.y + 30, { steps: 12 });
+		await page
+			.locator('ol[aria-label="Wishes"] li:nth-child(3):has-text("Cover")')
+			.waitFor({ state: 'attached' });
+		await page.mouse.up();
+		await saved(page);
+		expect((await wishNames()).slice(0, 3)).toEqual(['Month calendar', 'Habits', 'Cover']);
+		await undo();
+		await saved(page);
+		expect((await wishNames())[0]).toBe('Cover');
+	});
+
+	test('what cannot be placed says what is missing, in squares', async () => {
+		await page.getByTestId('wish-1').click();
+		await page.getByRole('radio', { name: 'one page' }).click();
+		await page.getByLabel('Cell across').fill('5');
+		await page.getByText('7 across missing').waitFor();
+		await page.getByText('One wish has no place in the free pages.').waitFor();
+		await undo();
+		await undo();
+		await page.getByText('left 4 × 6 = 24 of 28').waitFor();
+		await saved(page);
+	});
+
+	test('a wrong number is explained at its field and changes nothing', async () => {
+		await page.getByTestId('wish-1').click();
+		const field = page.getByLabel('Cell across');
+		await field.fill('-3');
+		await page.getByText('-3 is out of range: type a whole number from 1 to 40.').waitFor();
+		expect(await field.getAttribute('aria-invalid')).toBe('true');
+		expect(await page.getByRole('button', { name: 'Undo' }).isDisabled()).toBe(true);
+	});
+
+	test('another month and week start are drawn at once', async () => {
+		await page.getByText('Change', { exact: true }).click();
+		await page.getByLabel('Month', { exact: true }).selectOption('February');
+		await page.getByText('28 days in 4 weeks, 0 cells empty before the 1st').waitFor();
+		await page.getByRole('radio', { name: 'Sunday' }).click();
+		await page.getByText('28 days in 5 weeks, 1 cell empty before the 1st').waitFor();
+		await undo();
+		await undo();
+		await page.getByText('31 days in 6 weeks').waitFor();
+		await saved(page);
+	});
+
+	test('a crash loses nothing that was shown as saved, and what was not is kept when it is back', async () => {
+		await page.getByTestId('wish-3').click();
+		const title = page.getByRole('textbox', { name: 'Title' });
+		await title.fill('Loose thoughts');
+		await saved(page);
+		await app.crash(async () => {
+			await title.fill('Loose ends');
+			await page.getByText('Horarium does not answer.').waitFor();
+			expect(await page.getByTestId('save-state').textContent()).toContain('Not saved');
+		});
+		await saved(page);
+		await page.reload({ waitUntil: 'networkidle' });
+		expect(await wishNames()).toContain('Loose ends');
+	});
+
+	test('two windows do not overwrite each other silently', async () => {
+		const other = await context.newPage();
+		troubles.push(...watch(other));
+		await other.goto(page.url(), { waitUntil: 'networkidle' });
+		// A change shows up in the other window by itself.
+		await page.getByTestId('wish-0').click();
+		await page.getByRole('textbox', { name: 'Title' }).fill('MAY TWO');
+		await other.getByText('MAY TWO').first().waitFor();
+		// A window that missed the change is told when it writes.
+		await other.evaluate(() => (BroadcastChannel.prototype.postMessage = () => undefined));
+		await other.getByTestId('wish-0').click();
+		await other.getByRole('textbox', { name: 'Title' }).fill('MINE');
+		await saved(other);
+		await page.getByRole('textbox', { name: 'Title' }).fill('THEIRS');
+		await page.getByText('This month was changed in another window.').waitFor();
+		await page.getByRole('button', { name: /Take the other/ }).click();
+		await saved(page);
+		expect((await wishNames())[0]).toBe('MINE');
+		await undo();
+		await saved(page);
+		expect((await wishNames())[0]).toBe('THEIRS');
+	});
+});
+
+describe('the page desk and the guide', () => {
+	test('a spread is turned, looked at closely and counted on', async () => {
+		await page.getByRole('link', { name: /Pages 62 and 63/ }).click();
+		await page.getByRole('heading', { name: 'Pages 62 and 63' }).waitFor();
+		await page.keyboard.press('ArrowRight');
+		await page.getByRole('heading', { name: 'Pages 64 and 65' }).waitFor();
+		const picture = page.getByRole('img', { name: /drawn to the dot/ });
+		const before = (await picture.boundingBox())?.width ?? 0;
+		await page.keyboard.press('+');
+		await page.getByText('150 %').waitFor();
+		expect((await picture.boundingBox())?.width).toBeCloseTo(before * 1.5, -1);
+		await page.keyboard.press('0');
+		await page.getByText('100 %').waitFor();
+		const box = await picture.boundingBox();
+		if (!box) throw new Error('no picture');
+		await page.mouse.move(box.x + box.width * 0.25, box.y + box.height * 0.25);
+		await page.getByText(/page 64, dot \(\d+, \d+\),\s+from the top left/).waitFor();
+	});
+
+	test('the guide steps through a page by keyboard', async () => {
+		await page.getByRole('link', { name: 'Guide' }).click();
+		await page.getByRole('heading', { name: 'Page 62, dot by dot' }).waitFor();
+		const current = page.locator('[aria-current="step"]');
+		expect(await current.textContent()).toContain('From the top left dot count 8 down');
+		await page.keyboard.press('ArrowDown');
+		await page.keyboard.press(' ');
+		expect(await current.textContent()).toMatch(/^\s*3/);
+		await page.keyboard.press('ArrowRight');
+		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
+		expect(await current.textContent()).toMatch(/^\s*1/);
+	});
+
+	test('an address beyond the run says so', async () => {
+		await page.goto(`${page.url()}/pages/9999`);
+		await page.getByText('This page is not part of the month’s run.').waitFor();
+	});
+});
+
+test('the demo month prints at true size', async () => {
+	const href = await page.getByRole('link', { name: /Print at true size/ }).getAttribute('href');
+	const response = await context.request.get(`${app.address}${href}`);
+	expect(response.headers()['content-type']).toBe('application/pdf');
+	const { pages } = await readPdf(new Uint8Array(await response.body()));
+	expect(pages).toHaveLength(5);
+	expect(pages[0]?.widthMm).toBeCloseTo(148, 2);
+});
+
+test('pages carry a strict content security policy', async () => {
+	const policy = (await context.request.get(page.url())).headers()['content-security-policy'] ?? '';
+	expect(policy).toContain("default-src 'none'");
+	expect(policy).toMatch(/script-src 'self' 'nonce-[^']+'(;|$)/);
+	expect(policy.replace(/style-src-attr 'unsafe-inline'/, '')).not.toContain('unsafe');
+});
+
+test('notebooks and months are deleted and brought back', async () => {
+	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await page.getByRole('button', { name: 'Plan June 2027' }).click();
+	await page.getByRole('heading', { name: 'June 2027' }).waitFor();
+	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await page.getByRole('button', { name: 'Delete June 2027' }).click();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('link', { name: 'June 2027' }).waitFor();
+	await page.getByRole('button', { name: 'Delete June 2027' }).click();
+	await page.getByRole('button', { name: 'Bring back June 2027' }).waitFor();
+});
+
+describe.each(['light', 'dark'] as const)('in %s', (colorScheme) => {
+	test('every screen passes axe, also at 200 % zoom and on a tablet', async () => {
+		const month = page.url();
+		const paths = [
+			month,
+			`${month}/pages/64`,
+			`${month}/guide/64`,
+			`${app.address}/notebooks`,
+			`${app.address}/notebooks/new`,
+			`${app.address}/months`,
+			`${app.address}/welcome`,
+			`${app.address}/nowhere`
+		];
+		// 200 % zoom of a 1280 × 800 window leaves 640 × 400; a tablet upright has 768 × 1024.
+		for (const viewport of [
+			{ width: 1280, height: 800 },
+			{ width: 640, height: 400 },
+			{ width: 768, height: 1024 }
+		]) {
+			const looked = await openWindow(browser, { colorScheme, viewport });
+			for (const path of paths) {
+				await looked.page.goto(path, { waitUntil: 'networkidle' });
+				if (path === month) await looked.page.getByTestId('wish-2').click();
+				expect(await violations(looked.page), `${path} ${viewport.width}`).toEqual([]);
+				const wide = await looked.page.evaluate(
+					() => document.documentElement.scrollWidth - document.documentElement.clientWidth
+				);
+				expect(wide, `${path} is too wide for ${viewport.width}`).toBeLessThanOrEqual(0);
+			}
+			expect(looked.troubles).toEqual([]);
+			await looked.context.close();
+		}
+	});
+});
+
+/** What axe objects to on a page, in short. */
+async function violations(page: Page): Promise<string[]> {
+	await page.evaluate(axe.source);
+	return page.evaluate(async () => {
+		const { axe } = window;
+		const { violations } = await axe.run(document, { resultTypes: ['violations'] });
+		return violations.flatMap(({ id, nodes }) =>
+			nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`)
+		);
+	});
+}
