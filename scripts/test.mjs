@@ -59,7 +59,7 @@ function vitest() {
 	const ok = step('unit tests, referees, browser tests', [
 		'vitest',
 		'run',
-		'--reporter=dot',
+		'--reporter=default',
 		'--reporter=json',
 		`--outputFile.json=${file}`
 	]);

@@ -1,3 +1,4 @@
+import type { Person } from '$lib/core/fit';
 import type { Store } from '$lib/server/store';
 
 declare global {
@@ -6,8 +7,8 @@ declare global {
 			store: Store;
 			/** Colour scheme the person chose; `system` follows the device. */
 			theme: 'light' | 'dark' | 'system';
-			/** First language the browser asks for, as a BCP 47 tag. */
-			locale: string;
+			/** The measured hand, and the first language the browser asks for. */
+			person: Person;
 		}
 	}
 }

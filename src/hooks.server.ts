@@ -19,7 +19,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.store = store;
 	const theme = event.cookies.get('theme');
 	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
-	event.locals.locale = preferredLocale(event.request.headers.get('accept-language'));
+	event.locals.person = {
+		locale: preferredLocale(event.request.headers.get('accept-language')),
+		hand: await store.person.hand()
+	};
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%horarium.theme%', event.locals.theme)
 	});

@@ -1,6 +1,7 @@
 import PDFDocument from 'pdfkit';
 import { pageMarks, planRun } from '../../src/lib/core/fit';
 import { countingGuide } from '../../src/lib/core/guide';
+import { breakLines } from '../../src/lib/core/hand';
 import { pageOf } from '../../src/lib/core/paper';
 import { renderPdf } from '../../src/lib/core/render/pdf';
 import { pdfFonts } from '../../src/lib/server/fonts';
@@ -38,6 +39,8 @@ export async function benchCore(): Promise<void> {
 			})
 		)
 	);
+	const words = Array.from({ length: 2000 }, (_, index) => 'abcdefghij'.slice(index % 10));
+	report('quote of 2,000 words', await measure(50, () => breakLines(words, 56)), 'wanted: under 10');
 	const fonts = pdfFonts();
 	const ours = await measure(10, () => renderPdf(tenWishes, run, fonts));
 	const marks = run.pages.map((page) => pageMarks(tenWishes, run, page.number));

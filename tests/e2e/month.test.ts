@@ -231,12 +231,19 @@ test('notebooks and months are deleted and brought back', async () => {
 describe.each(['light', 'dark'] as const)('in %s', (colorScheme) => {
 	test('every screen passes axe, also at 200 % zoom and on a tablet', async () => {
 		const month = page.url();
+		await page.goto(`${app.address}/notebooks`);
+		const book = await page.getByRole('link', { name: 'Change' }).first().getAttribute('href');
 		const paths = [
 			month,
 			`${month}/pages/64`,
 			`${month}/guide/64`,
 			`${app.address}/notebooks`,
 			`${app.address}/notebooks/new`,
+			`${app.address}/notebooks/hand`,
+			`${app.address}/notebooks/lettering`,
+			`${app.address}/notebooks/printer`,
+			`${app.address}${book}`,
+			`${app.address}${book}/measure`,
 			`${app.address}/months`,
 			`${app.address}/welcome`,
 			`${app.address}/nowhere`

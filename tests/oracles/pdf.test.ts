@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
 import { checked, planSchema, toPlan } from '../../src/lib/core/formats';
-import { dotMm, pageOf } from '../../src/lib/core/paper';
+import { correctionFor, dotMm, pageOf } from '../../src/lib/core/paper';
 import { renderPdf } from '../../src/lib/core/render/pdf';
-import { pdfFonts } from '../../src/lib/server/fonts';
+import { renderCheckSheet, sheetsMm } from '../../src/lib/core/render/check-sheet';
+import { checkSheetFont, pdfFonts } from '../../src/lib/server/fonts';
 import demoMonth from '../../demo/month.json';
 import { anyPlan } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
@@ -73,6 +74,42 @@ describe('the PDF read back', () => {
 			}
 		});
 	});
+
+	test('a sheet corrected for bars of 98.5 mm is 100 / 98.5 larger across, and true down', async () => {
+		const plan = demoPlan();
+		const run = planRun(plan);
+		const correction = correctionFor({ acrossMm: 98.5, downMm: 100 });
+		const [plain, corrected] = await Promise.all(
+			[undefined, correction].map(async (factors) => {
+				const { pages } = await readPdf(await renderPdf(plan, run, pdfFonts(), factors));
+				return pages[0];
+			})
+		);
+		if (!plain || !corrected) throw new Error('a page is missing');
+		expect(corrected.widthMm / plain.widthMm).toBeCloseTo(100 / 98.5, 5);
+		expect(corrected.heightMm).toBeCloseTo(plain.heightMm, 5);
+		plain.strokes.forEach((stroke, at) => {
+			expect(corrected.strokes[at]?.x2).toBeCloseTo((stroke.x2 * 100) / 98.5, 2);
+			expect(corrected.strokes[at]?.y2).toBeCloseTo(stroke.y2, 2);
+		});
+	});
+
+	test.each(['a4', 'letter'] as const)(
+		'the check sheet on %s has bars of 100 mm',
+		async (sheet) => {
+			const { pages } = await readPdf(await renderCheckSheet(sheet, 4.95, checkSheetFont()));
+			const [page] = pages;
+			if (!page) throw new Error('a page is missing');
+			expect(page.widthMm).toBeCloseTo(sheetsMm[sheet].width, 2);
+			const lengths = page.strokes.map(({ x1, y1, x2, y2 }) => [x2 - x1, y2 - y1]);
+			const long = lengths.filter(([x = 0, y = 0]) => Math.hypot(x, y) > 50);
+			expect(long).toHaveLength(2);
+			expect(long[0]?.[0]).toBeCloseTo(100, 2);
+			expect(long[1]?.[1]).toBeCloseTo(100, 2);
+			const [first, second] = page.dots;
+			expect((second?.x ?? 0) - (first?.x ?? 0)).toBeCloseTo(4.95, 2);
+		}
+	);
 
 	test('any plan', async () => {
 		await fc.assert(

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
+import { kinds } from '../../src/lib/core/catalogue';
 import type { Plan } from '../../src/lib/core/fit';
 import type { Item, Wish } from '../../src/lib/core/forms';
 import { formatMonth, type WeekStart, type YearMonth } from '../../src/lib/core/month';
+import { defaultHand, type Hand } from '../../src/lib/core/hand';
 import type { Notebook } from '../../src/lib/core/paper';
 
 export const weekStarts: readonly WeekStart[] = ['monday', 'sunday', 'saturday'];
@@ -45,7 +47,7 @@ const anyCell = fc.record({ w: fc.integer({ min: 1, max: 9 }), h: fc.integer({ m
 
 const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc.record(
 	{
-		kind: fc.constantFrom('cover', 'month-calendar', 'habits', 'brain-dump'),
+		kind: fc.constantFrom(...kinds.map(({ id }) => id)),
 		importance: fc.constantFrom('must' as const, 'want' as const, 'spare' as const),
 		span: fc.constantFrom('page' as const, 'spread' as const),
 		side: fc.constantFrom('left' as const, 'right' as const),
@@ -64,14 +66,18 @@ export const anyWishes: fc.Arbitrary<Wish[]> = fc
 	.array(anyWishBody, { maxLength: 8 })
 	.map((bodies) => bodies.map((body, index) => ({ ...body, id: `w${index}` })));
 
+export const anyHand: fc.Arbitrary<Hand> = fc.record({
+	lettersPerSquare: fc.constantFrom(1, 1.5, 2, 3),
+	figuresPerSquare: fc.constantFrom(1, 2),
+	letteringPerSquare: fc.constantFrom(0.5, 1),
+	lineHeight: fc.constantFrom(1, 2)
+});
+
 export const anyPlan: fc.Arbitrary<Plan> = fc.record({
 	notebook: anyNotebook,
 	month: anyMonth,
 	weekStart: anyWeekStart,
-	hand: fc.record({
-		lettersPerSquare: fc.constantFrom(1, 1.5, 2, 3),
-		lineHeight: fc.constantFrom(1, 2)
-	}),
+	hand: anyHand,
 	locale: fc.constantFrom('en', 'de', 'pl', 'ja', 'ar'),
 	aim: fc.constantFrom('fewest-pages' as const, 'balanced' as const, 'roomiest' as const),
 	wishes: anyWishes
@@ -103,7 +109,7 @@ export function planWith(wishes: readonly Wish[], parts: Partial<Plan> = {}): Pl
 		notebook: a5,
 		month: { year: 2027, month: 5 },
 		weekStart: 'monday',
-		hand: { lettersPerSquare: 2, lineHeight: 1 },
+		hand: defaultHand,
 		locale: 'en',
 		aim: 'balanced',
 		wishes,

@@ -1,4 +1,8 @@
+import { kinds } from '../../src/lib/core/catalogue';
 import type { Plan, Run } from '../../src/lib/core/fit';
+
+/** Kinds that move freely unless a wish says otherwise. */
+const fillerKinds = new Set(kinds.filter(({ filler }) => filler).map(({ id }) => id));
 
 /**
  * Judges a run by the rules alone; shares no code with the planner. Gives every rule that is broken.
@@ -41,14 +45,14 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 		if (wish?.side === 'left' && left.page % 2 !== 0) broken.push(`${wish.id} is not on the left`);
 		if (wish?.side === 'right' && left.page % 2 !== 1)
 			broken.push(`${wish.id} is not on the right`);
-		const filler = wish?.filler ?? wish?.kind === 'brain-dump';
+		const filler = wish?.filler ?? fillerKinds.has(wish?.kind ?? '');
 		if (wish?.size && !filler && (left.rect.w !== wish.size.w || left.rect.h !== wish.size.h))
 			broken.push(`${wish.id} has not the size asked for`);
 	}
 	for (const [page, count] of perPage)
 		if (count > 8) broken.push(`page ${page} holds ${count} wishes`);
 	const ordered = plan.wishes.filter(
-		(wish) => !wish.pin && !(wish.filler ?? wish.kind === 'brain-dump')
+		(wish) => !wish.pin && !(wish.filler ?? fillerKinds.has(wish.kind))
 	);
 	let last = 0;
 	for (const wish of ordered) {

@@ -39,6 +39,8 @@ export interface Tables {
 	notebook: NotebookTable;
 	month: MonthTable;
 	wish: WishTable;
+	setting: { name: string; content: string };
+	printer: { id: string; name: string; across_mm: number; down_mm: number };
 }
 
 export type Db = Kysely<Tables>;

@@ -35,3 +35,8 @@ function load(): PdfFonts {
 		]
 	};
 }
+
+/** The plain face that notes on sheets are set in. */
+export function checkSheetFont(): Uint8Array {
+	return face('alegreya-sans/files/alegreya-sans-latin-400-normal.woff');
+}

@@ -5,10 +5,12 @@ import {
 	notebookSchema,
 	record,
 	flag,
+	measure,
 	weekStartSchema,
 	wishesSchema,
 	words
 } from '$lib/core/formats';
+import { leastBarMm, mostBarMm } from '$lib/core/paper';
 
 /** A month as the screens send it. */
 export const monthContentSchema = record({
@@ -21,6 +23,13 @@ export const monthContentSchema = record({
 
 /** A notebook as the screens send it. */
 export const notebookContentSchema = record({ notebook: notebookSchema }).required(missing);
+
+/** A printer and what the bars of the check sheet measure on its print. */
+export const printerSchema = record({
+	name: words(100).min(1, missing).required(missing),
+	acrossMm: measure(leastBarMm, mostBarMm).required(missing),
+	downMm: measure(leastBarMm, mostBarMm).required(missing)
+}).required(missing);
 
 /** Whether something is to be deleted, or brought back. */
 export const deletedSchema = record({ deleted: flag().required(missing) }).required(missing);

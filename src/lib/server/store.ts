@@ -1,11 +1,13 @@
 import { migrate, openDatabase, type Db } from './database';
 import { Months } from './months';
 import { Notebooks } from './notebooks';
+import { PersonStore } from './person';
 
 /** Everything that is kept, over one database file. */
 export interface Store {
 	readonly notebooks: Notebooks;
 	readonly months: Months;
+	readonly person: PersonStore;
 	readonly close: () => Promise<void>;
 }
 
@@ -16,6 +18,7 @@ export async function openStore(file: string): Promise<Store> {
 	return {
 		notebooks: new Notebooks(db),
 		months: new Months(db),
+		person: new PersonStore(db),
 		close: () => db.destroy()
 	};
 }

@@ -1,3 +1,5 @@
+import type { Sent } from './month/saver.svelte';
+
 const mostKeptAlive = 15_000;
 
 /** An answer of this server: what it holds, or what went wrong. */
@@ -32,14 +34,23 @@ export async function send(
 	return { kind: 'refused', message: textOf(body, 'detail') ?? `Refused (${response.status}).` };
 }
 
+/** Writes a change to something kept; tells what became of it. */
+export async function putChange(path: string, content: unknown): Promise<Sent> {
+	const answer = await send('PUT', path, content);
+	if (answer.kind === 'refused' || answer.kind === 'unreached') return answer;
+	const revision = numberOf(answer.body, 'revision');
+	if (revision === undefined) return { kind: 'refused', message: 'The answer has no revision.' };
+	return answer.kind === 'ok' ? { kind: 'written', revision } : { kind: 'conflict', revision };
+}
+
 /** A text field of an answer, such as the id of what was made. */
 export function textOf(body: unknown, field: string): string | undefined {
 	const value = fieldOf(body, field);
 	return typeof value === 'string' ? value : undefined;
 }
 
-/** A number field of an answer, such as a revision; of a conflict, that of what is kept now. */
-export function numberOf(body: unknown, field: string): number | undefined {
+/** A number field of an answer; of a conflict, that of what is kept now. */
+function numberOf(body: unknown, field: string): number | undefined {
 	const value = fieldOf(fieldOf(body, 'current') ?? body, field);
 	return typeof value === 'number' ? value : undefined;
 }

@@ -34,6 +34,15 @@ export const kinds: readonly Kind[] = [
 		start: { span: 'spread' }
 	},
 	{
+		id: 'quote',
+		name: 'Quote',
+		purpose: 'A sentence to live with for a month, in lines of even length.',
+		forms: ['quote', 'title'],
+		importance: 'want',
+		filler: true,
+		start: { text: 'Calm water is for the passengers; the engine room keeps its own weather.' }
+	},
+	{
 		id: 'habits',
 		name: 'Habit trackers',
 		purpose: 'One small calendar a habit; a square is filled on each day it was done.',

@@ -1,4 +1,4 @@
-import { defaultHand, type Hand } from '../hand';
+import type { Hand } from '../hand';
 import { parseMonth, type WeekStart, type YearMonth } from '../month';
 import type { Notebook, Rect, Page } from '../paper';
 import type { Facts, Room, Wish } from '../forms';
@@ -63,16 +63,22 @@ export interface KeptMonth {
 	readonly wishes: readonly Wish[];
 }
 
+/** What is known of the person who plans. */
+export interface Person {
+	readonly locale: string;
+	readonly hand: Hand;
+}
+
 /** The plan of a kept month in a notebook. */
-export function planOf(kept: KeptMonth, notebook: Notebook, locale: string): Plan {
+export function planOf(kept: KeptMonth, notebook: Notebook, person: Person): Plan {
 	const month = parseMonth(kept.month);
 	if (!month) throw new RangeError(`no month: ${kept.month}`);
 	return {
 		notebook,
 		month,
 		weekStart: kept.weekStart,
-		hand: defaultHand,
-		locale,
+		hand: person.hand,
+		locale: person.locale,
 		aim: kept.aim,
 		wishes: kept.wishes
 	};

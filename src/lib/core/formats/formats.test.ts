@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { a5, documentWith, planWith } from '../../../../tests/support/arbitraries';
 import { planRun } from '../fit';
+import { defaultHand } from '../hand';
 import { checked, notebookSchema, planSchema, runDocument, toDocument, toPlan } from '.';
 
 const cover = (_: unknown, index: number) => ({ id: `w${index}`, kind: 'cover' });
@@ -16,7 +17,7 @@ describe('a plan document', () => {
 	test('is read with its defaults and written again', () => {
 		const result = checked(planSchema, documentWith([{ id: 'a', kind: 'cover', unknown: 1 }]));
 		if (!result.ok) throw new Error(JSON.stringify(result.faults));
-		expect(result.value.hand).toEqual({ lettersPerSquare: 2, lineHeight: 1 });
+		expect(result.value.hand).toEqual(defaultHand);
 		expect(result.value.notebook.freePages).toEqual([{ first: 12, last: 61 }]);
 		const plan = toPlan(result.value);
 		expect(plan).toEqual(planWith([{ id: 'a', kind: 'cover' }]));

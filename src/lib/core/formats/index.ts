@@ -3,4 +3,4 @@ export { notebookSchema, gridFault, lastPage } from './notebook-schema';
 export { wishSchema } from './wish-schema';
 export { jsonSchema } from './json-schema';
 export * from './run-document';
-export { flag, missing, oneOf, record, whole, words } from './rules';
+export { flag, measure, missing, oneOf, record, whole, words } from './rules';

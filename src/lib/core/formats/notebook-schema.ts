@@ -1,5 +1,5 @@
 import { marginMm, mostSquares, type Notebook } from '../paper';
-import { list, measure, missing, oneOf, record, whole, words } from './rules';
+import { flag, list, measure, missing, oneOf, record, whole, words } from './rules';
 
 /** Highest page number; thicker books are not bound. */
 export const lastPage = 2000;
@@ -52,6 +52,17 @@ const fields = record({
 		.meta({ single: true })
 		.required(missing),
 	marginsMm: margins.optional(),
+	farMarginsMm: margins.optional(),
+	totalPages: whole(1, lastPage),
+	index: record({
+		lines: whole(0, 1000).required(missing),
+		used: whole(0, 1000).required(missing)
+	}),
+	paper: record({
+		weight: measure(20, 600, 'g/m²'),
+		bearsPaint: flag(),
+		bearsAlcoholInk: flag()
+	}),
 	pages: list(exception, 0, 2000)
 });
 

@@ -34,5 +34,8 @@ export const wishSchema = record({
 	gap: whole(0, 50),
 	across: whole(1, 100),
 	split: whole(1, 6),
-	items: list(item, 0, 200)
+	items: list(item, 0, 200),
+	text: words(20_000),
+	lineHeight: whole(1, 20),
+	letter: whole(1, 60)
 }).required(missing);

@@ -36,6 +36,8 @@ export interface Facts {
 	readonly split?: readonly [number, number];
 	/** Squares left at the side, or on the left and the right page. */
 	readonly over?: number | readonly [number, number];
+	/** Squares from line to line. */
+	readonly lineHeight?: number;
 	/** Width of a drawn letter, and of the whole word. */
 	readonly letter?: number;
 	readonly used?: number;

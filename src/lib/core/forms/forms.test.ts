@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { a5, anyPlan, anyMonth, anyWeekStart, small } from '../../../../tests/support/arbitraries';
 import type { Mark } from '../draw';
 import { monthShape, cellOf, type YearMonth } from '../month';
+import { defaultHand } from '../hand';
 import { contains, type Notebook, type Size } from '../paper';
 import {
 	formById,
@@ -19,7 +20,7 @@ const may: YearMonth = { year: 2027, month: 5 };
 function setting(wish: FormParameters, month = may): Setting {
 	return {
 		month: monthShape(month, 'monday'),
-		hand: { lettersPerSquare: 2, lineHeight: 1 },
+		hand: defaultHand,
 		locale: 'en',
 		wish
 	};

@@ -4,12 +4,22 @@ import type { Form } from './form';
 import { miniCalendar } from './mini-calendar';
 import { miniCalendarSet } from './mini-calendar-set';
 import { monthGrid } from './month-grid';
+import { quote } from './quote';
+import { title } from './title';
 
 export * from './form';
 export * from './wish';
 
 /** Every way a page can be ruled. */
-export const forms: readonly Form[] = [cover, monthGrid, miniCalendar, miniCalendarSet, box];
+export const forms: readonly Form[] = [
+	cover,
+	monthGrid,
+	miniCalendar,
+	miniCalendarSet,
+	box,
+	quote,
+	title
+];
 
 const byId = new Map(forms.map((form) => [form.id, form]));
 

@@ -122,7 +122,8 @@ export const miniCalendarSet: Form = {
 			across--
 		) {
 			if (wanted !== undefined && across !== Math.min(wanted, count)) continue;
-			for (const fill of [true, false]) {
+			// Only the fullest row is widened: in its room a narrower one would never be drawn.
+			for (const fill of arrangements.length === 0 ? [true, false] : [false]) {
 				const found = arrange(setting, there, c, across, fill);
 				if (found && !arrangements.some((other) => same(other, found))) arrangements.push(found);
 			}

@@ -30,6 +30,12 @@ export interface FormParameters {
 	/** Weekday columns left of the fold. */
 	readonly split?: number;
 	readonly items?: readonly Item[];
+	/** Words of a quote or of a note on the page. */
+	readonly text?: string;
+	/** Squares from line to line. */
+	readonly lineHeight?: number;
+	/** Width of a drawn letter, in squares. */
+	readonly letter?: number;
 }
 
 /** What a person asks of the month: a kind, how it should look and where it must go. */

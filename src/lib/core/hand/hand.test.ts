@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { fitLettering, letters, textWidth } from '.';
+import { defaultHand, fitLettering, letters, textWidth } from '.';
 
 test('letters are counted as people see them', () => {
 	expect(letters('Zoë')).toHaveLength(3);
 	expect(letters('e\u0301clair')).toHaveLength(6);
 	expect(letters('👩‍🔧🎶')).toHaveLength(2);
-	expect(textWidth('Concertina', { lettersPerSquare: 2, lineHeight: 1 })).toBe(5);
-	expect(textWidth('Dough', { lettersPerSquare: 2, lineHeight: 1 })).toBe(3);
+	expect(textWidth('Concertina', defaultHand)).toBe(5);
+	expect(textWidth('Dough', defaultHand)).toBe(3);
 });
 
 // Check values: common practice.

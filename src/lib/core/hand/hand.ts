@@ -2,11 +2,20 @@
 export interface Hand {
 	/** Letters that one square holds (common practice: about 2 in a 5 mm square). */
 	readonly lettersPerSquare: number;
+	/** Figures that one square holds. */
+	readonly figuresPerSquare: number;
+	/** Drawn capitals that one square holds when they are lettered as small as can be. */
+	readonly letteringPerSquare: number;
 	/** Squares from one written line to the next: 1, or 2 for large hands. */
 	readonly lineHeight: number;
 }
 
-export const defaultHand: Hand = { lettersPerSquare: 2, lineHeight: 1 };
+export const defaultHand: Hand = {
+	lettersPerSquare: 2,
+	figuresPerSquare: 2,
+	letteringPerSquare: 1,
+	lineHeight: 1
+};
 
 const segmenter = new Intl.Segmenter('und', { granularity: 'grapheme' });
 

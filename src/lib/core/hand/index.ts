@@ -1,2 +1,4 @@
 export * from './hand';
 export * from './lettering';
+export * from './measure-hand';
+export * from './quote';

@@ -30,3 +30,33 @@ export function fitLettering(
 	const used = count * letter + (count - 1) * gap;
 	return { letter, gap, used, margin: Math.floor((width - used) / 2) };
 }
+
+/** Start of each letter from the left edge of the width, in squares. */
+export function letterStarts({ letter, gap, margin }: Lettering, count: number): number[] {
+	return Array.from({ length: count }, (_, index) => margin + index * (letter + gap));
+}
+
+/**
+ * A word in letters of a wanted width, or why it cannot be and the largest letters that can. Gaps of
+ * nought are tried before the word is given up.
+ */
+export type WantedLettering =
+	| { readonly fits: true; readonly lettering: Lettering }
+	| {
+			readonly fits: false;
+			/** Squares that the word would need at the wanted size. */
+			readonly needed: number;
+			readonly largest: Lettering | undefined;
+	  };
+
+/** Letters of exactly `wanted` squares in a width, with the widest gaps up to a letter's width. */
+export function letteringOf(count: number, width: number, wanted: number): WantedLettering {
+	const fits = [false, true].flatMap((tight) => fitLettering(count, width, wanted, tight) ?? []);
+	const lettering = fits.find(({ letter }) => letter === wanted);
+	if (lettering) return { fits: true, lettering };
+	return {
+		fits: false,
+		needed: count * wanted + Math.max(0, count - 1),
+		largest: fits.toSorted((a, b) => b.letter - a.letter)[0]
+	};
+}

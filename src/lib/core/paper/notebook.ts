@@ -1,3 +1,5 @@
+import type { BookIndex } from './forecast';
+import type { PaperKind } from './paper-hints';
 import type { Dot, Rect } from './squares';
 
 /** Page numbers from `first` to `last`, both included. */
@@ -34,6 +36,12 @@ export interface Notebook {
 	readonly gutter: number;
 	readonly freePages: readonly PageRange[];
 	readonly marginsMm?: MarginsMm;
+	/** Last dot's distance from that page's own right and lower paper edge, in mm: measured as a check. */
+	readonly farMarginsMm?: MarginsMm;
+	/** Pages in the book, where that was counted. */
+	readonly totalPages?: number;
+	readonly index?: BookIndex;
+	readonly paper?: PaperKind;
 	readonly pages?: readonly PageException[];
 }
 
@@ -96,6 +104,14 @@ export function plannablePages(notebook: Notebook): Page[] {
 				state: 'free'
 			};
 		});
+}
+
+/** The notebook with only those pages free that come after a page. */
+export function freeAfter(notebook: Notebook, page: number): Notebook {
+	const freePages = notebook.freePages
+		.filter((range) => range.last > page)
+		.map((range) => ({ ...range, first: Math.max(range.first, page + 1) }));
+	return { ...notebook, freePages };
 }
 
 /** The whole grid of a page as a rectangle. */

@@ -24,8 +24,8 @@ export function setText(mark: TextMark, hand: Hand): Setting {
 		mark.style === 'lettering'
 			? Math.min(mark.h / capHeight, mark.w / 0.8)
 			: Math.min(
-					0.95 * Math.min(mark.h, Math.max(1, hand.lineHeight)),
-					1 / (letterWidth * Math.min(hand.lettersPerSquare, 2)),
+					0.95 * mark.h,
+					mark.h / hand.lineHeight / (letterWidth * Math.min(hand.lettersPerSquare, 2)),
 					mark.w / (count * letterWidth + 0.3)
 				);
 	return {

@@ -4,6 +4,7 @@ import type { Mark, TextMark } from '../draw';
 import { pageMarks, type Plan, type Run } from '../fit';
 import { marginMm, type Page } from '../paper';
 import { setText } from './lettering-size';
+import { collectPdf, pointsPerMm } from './pdf-file';
 
 /** Font files by what is written with them; the first that has a letter writes it. */
 export interface PdfFonts {
@@ -11,7 +12,6 @@ export interface PdfFonts {
 	readonly lettering: readonly Uint8Array[];
 }
 
-const pointsPerMm = 72 / 25.4;
 const ink = '#1d2a3a';
 const dotInk = '#9a9a94';
 const tones = { rest: '#ece7da', art: '#f4f1e8' } as const;
@@ -23,41 +23,47 @@ interface Face {
 	readonly covers: (codePoint: number) => boolean;
 }
 
+/** Factors by which the file is larger than the paper, so that a printer that shrinks prints true. */
+export interface Correction {
+	readonly x: number;
+	readonly y: number;
+}
+
 /**
  * The run as a PDF at true size: one page of the notebook a PDF page, fonts embedded, dots and strokes
  * where the notebook has them. Lengths in the file are points; 1 mm = 72/25.4 points.
  */
-export async function renderPdf(plan: Plan, run: Run, fonts: PdfFonts): Promise<Uint8Array> {
+export async function renderPdf(
+	plan: Plan,
+	run: Run,
+	fonts: PdfFonts,
+	correction: Correction = { x: 1, y: 1 }
+): Promise<Uint8Array> {
 	const { width, height } = plan.notebook.pageMm;
-	const size: [number, number] = [width * pointsPerMm, height * pointsPerMm];
+	const size: [number, number] = [
+		width * pointsPerMm * correction.x,
+		height * pointsPerMm * correction.y
+	];
 	const document = new PDFDocument({
 		autoFirstPage: false,
 		size,
 		margin: 0,
 		info: { Title: plan.notebook.name, Creator: 'Horarium', CreationDate: new Date(0) }
 	});
-	const finished = collect(document);
+	const finished = collectPdf(document);
 	const faces = {
 		hand: register(document, 'hand', fonts.hand),
 		lettering: register(document, 'lettering', fonts.lettering)
 	};
 	for (const page of run.pages) {
 		document.addPage({ size, margin: 0 });
+		document.scale(correction.x, correction.y);
 		drawPage(document, plan, run, page, faces);
 	}
 	// A PDF without a page is not a PDF; an empty run prints as an empty dotted page.
 	if (run.pages.length === 0) document.addPage({ size, margin: 0 });
 	document.end();
 	return finished;
-}
-
-function collect(document: PDFKit.PDFDocument): Promise<Uint8Array> {
-	return new Promise((resolve, reject) => {
-		const chunks: Buffer[] = [];
-		document.on('data', (chunk: Buffer) => chunks.push(chunk));
-		document.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
-		document.on('error', reject);
-	});
 }
 
 function register(

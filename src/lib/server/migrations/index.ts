@@ -1,7 +1,9 @@
 import type { Migration } from 'kysely';
 import { firstTables } from './001-first-tables';
+import { handAndPrinters } from './002-hand-and-printers';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
-	'001-first-tables': firstTables
+	'001-first-tables': firstTables,
+	'002-hand-and-printers': handAndPrinters
 };

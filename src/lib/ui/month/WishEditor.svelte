@@ -47,6 +47,18 @@
 			onchange={(title) => edit({ title: title || undefined })}
 		/>
 	{/if}
+	{#if has('text')}
+		<div class="flex flex-col gap-0.5">
+			<label for="{id}-text" class="text-sm text-ink-soft">Words</label>
+			<textarea
+				id="{id}-text"
+				class="field font-hand text-lg leading-snug"
+				rows="3"
+				maxlength="20000"
+				value={wish.text ?? ''}
+				oninput={(event) => edit({ text: event.currentTarget.value || undefined })}></textarea>
+		</div>
+	{/if}
 	{#if has('items')}
 		<div class="flex flex-col gap-0.5">
 			<label for="{id}-items" class="text-sm text-ink-soft"
@@ -126,6 +138,30 @@
 				most={20}
 				optional
 				onchange={(across) => edit({ across })}
+			/>
+		{/if}
+		{#if has('lineHeight')}
+			<NumberField
+				label="From line to line"
+				value={wish.lineHeight}
+				placeholder={facts?.lineHeight ? String(facts.lineHeight) : 'auto'}
+				least={1}
+				most={20}
+				unit="squares"
+				optional
+				onchange={(lineHeight) => edit({ lineHeight })}
+			/>
+		{/if}
+		{#if has('letter')}
+			<NumberField
+				label="Letters wide"
+				value={wish.letter}
+				placeholder={facts?.letter ? String(facts.letter) : 'auto'}
+				least={1}
+				most={60}
+				unit="squares"
+				optional
+				onchange={(letter) => edit({ letter })}
 			/>
 		{/if}
 		{#if has('gap')}

@@ -1,12 +1,12 @@
 import { createContext } from 'svelte';
 import { kindById } from '$lib/core/catalogue';
-import { planOf, type KeptMonth, type Plan, type Run } from '$lib/core/fit';
+import { planOf, type KeptMonth, type Person, type Plan, type Run } from '$lib/core/fit';
 import type { Wish } from '$lib/core/forms';
 import type { Notebook } from '$lib/core/paper';
-import { numberOf, send } from '../send';
+import { putChange } from '../send';
 import { begin, redo, step, undo, type History } from './history';
 import { Planner } from './planner';
-import { Saver, type Sent } from './saver.svelte';
+import { Saver } from './saver.svelte';
 
 /** What the desk works on, as the server gives it. */
 export interface DeskInput {
@@ -15,7 +15,7 @@ export interface DeskInput {
 	readonly notebookId: string;
 	readonly notebook: Notebook;
 	readonly month: KeptMonth;
-	readonly locale: string;
+	readonly person: Person;
 	/** The run of this very month, computed by the server for the first picture. */
 	readonly run: Run;
 }
@@ -40,7 +40,8 @@ export class MonthDesk {
 		this.run = $state.raw(input.run);
 		this.saver = new Saver<KeptMonth>(
 			input.revision,
-			(revision, content) => this.put(revision, content),
+			(revision, content) =>
+				putChange(`/app/months/${this.id}`, { revision, notebookId: this.notebookId, ...content }),
 			(revision) => this.channel?.postMessage(revision)
 		);
 	}
@@ -166,7 +167,7 @@ export class MonthDesk {
 	}
 
 	private planFor(month: KeptMonth): Plan {
-		return planOf(month, this.input.notebook, this.input.locale);
+		return planOf(month, this.input.notebook, this.input.person);
 	}
 
 	private freeId(kindId: string): string {
@@ -175,17 +176,6 @@ export class MonthDesk {
 		let count = 2;
 		while (taken.includes(`${kindId}-${count}`)) count++;
 		return `${kindId}-${count}`;
-	}
-
-	private async put(revision: number, content: KeptMonth): Promise<Sent> {
-		const body = { revision, notebookId: this.input.notebookId, ...content };
-		const answer = await send('PUT', `/app/months/${this.id}`, body);
-		if (answer.kind === 'refused' || answer.kind === 'unreached') return answer;
-		const kept = numberOf(answer.body, 'revision');
-		if (kept === undefined) return { kind: 'refused', message: 'The answer has no revision.' };
-		return answer.kind === 'ok'
-			? { kind: 'written', revision: kept }
-			: { kind: 'conflict', revision: kept };
 	}
 }
 

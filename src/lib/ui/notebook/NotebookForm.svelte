@@ -7,9 +7,11 @@
 
 	interface Props {
 		notebook: Notebook;
+		/** Whether the range of free pages is asked for here. */
+		withPages?: boolean;
 		onchange: (notebook: Notebook) => void;
 	}
-	let { notebook, onchange }: Props = $props();
+	let { notebook, withPages = true, onchange }: Props = $props();
 
 	const checkedNotebook = $derived(checked(notebookSchema, notebook));
 	const faults = $derived(
@@ -119,27 +121,29 @@
 				{notebook.columns + 1} dots.
 			</p>
 		</div>
-		<div class="flex flex-wrap gap-x-5 gap-y-3">
-			<NumberField
-				label="First free page"
-				value={range.first}
-				least={1}
-				most={lastPage}
-				fault={fault('freePages[0].first')}
-				onchange={(first) =>
-					first && change({ freePages: [{ ...range, first }, ...notebook.freePages.slice(1)] })}
-			/>
-			<NumberField
-				label="Last free page"
-				value={range.last}
-				least={1}
-				most={lastPage}
-				fault={fault('freePages[0].last')}
-				onchange={(last) =>
-					last && change({ freePages: [{ ...range, last }, ...notebook.freePages.slice(1)] })}
-			/>
-			<p class="self-end pb-1.5 text-sm text-ink-soft">Odd pages are right-hand pages.</p>
-		</div>
+		{#if withPages}
+			<div class="flex flex-wrap gap-x-5 gap-y-3">
+				<NumberField
+					label="First free page"
+					value={range.first}
+					least={1}
+					most={lastPage}
+					fault={fault('freePages[0].first')}
+					onchange={(first) =>
+						first && change({ freePages: [{ ...range, first }, ...notebook.freePages.slice(1)] })}
+				/>
+				<NumberField
+					label="Last free page"
+					value={range.last}
+					least={1}
+					most={lastPage}
+					fault={fault('freePages[0].last')}
+					onchange={(last) =>
+						last && change({ freePages: [{ ...range, last }, ...notebook.freePages.slice(1)] })}
+				/>
+				<p class="self-end pb-1.5 text-sm text-ink-soft">Odd pages are right-hand pages.</p>
+			</div>
+		{/if}
 	</div>
 	<div class="min-w-0"><NotebookPicture {notebook} /></div>
 </div>

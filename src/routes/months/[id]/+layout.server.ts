@@ -1,23 +1,23 @@
 import { error } from '@sveltejs/kit';
-import { planOf, planRun } from '$lib/core/fit';
+import { placedMonth } from '$lib/server/shelf';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 	depends('horarium:month');
-	const record = await locals.store.months.find(params.id);
-	const notebook = record && (await locals.store.notebooks.find(record.notebookId));
-	if (!record || record.deleted || !notebook) error(404, 'There is no such month.');
+	const placed = await placedMonth(locals.store, params.id, locals.person);
+	if (!placed) error(404, 'There is no such month.');
+	const { record, plan, run } = placed;
 	const { month, weekStart, aim, wishes } = record;
-	const kept = { month, weekStart, aim, wishes };
 	return {
+		printers: await locals.store.person.printers(),
 		desk: {
 			id: record.id,
 			revision: record.revision,
-			notebookId: notebook.id,
-			notebook: notebook.notebook,
-			month: kept,
-			locale: locals.locale,
-			run: planRun(planOf(kept, notebook.notebook, locals.locale))
+			notebookId: record.notebookId,
+			notebook: plan.notebook,
+			month: { month, weekStart, aim, wishes },
+			person: locals.person,
+			run
 		}
 	};
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { monthTitle } from '$lib/core/month';
 	import AddWish from '$lib/ui/month/AddWish.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
@@ -8,6 +9,8 @@
 	import SaveState from '$lib/ui/month/SaveState.svelte';
 	import WishList from '$lib/ui/month/WishList.svelte';
 
+	let { data } = $props();
+	let printer = $state(untrack(() => data.printers[0]?.id ?? ''));
 	const current = getMonthDesk();
 	const desk = $derived(current());
 	const title = $derived(monthTitle(desk.plan.locale, desk.plan.month));
@@ -34,9 +37,18 @@
 	<section aria-label="The run of pages" class="flex min-w-0 flex-col gap-5 px-5 py-5 lg:px-7">
 		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
 			<div class="min-w-60 flex-1"><PagesMeter {desk} /></div>
+			{#if data.printers.length > 0}
+				<label class="flex items-center gap-2">
+					<span class="text-sm text-ink-soft">for</span>
+					<select class="field" bind:value={printer} aria-label="Printer">
+						<option value="">a printer that prints true</option>
+						{#each data.printers as { id, name } (id)}<option value={id}>{name}</option>{/each}
+					</select>
+				</label>
+			{/if}
 			<a
 				class="button"
-				href="/app/months/{desk.id}/plan.pdf"
+				href="/app/months/{desk.id}/plan.pdf{printer ? `?printer=${printer}` : ''}"
 				target="_blank"
 				rel="noopener"
 				data-sveltekit-reload>Print at true size (PDF)</a

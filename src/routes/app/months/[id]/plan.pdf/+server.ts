@@ -1,13 +1,14 @@
 import { error } from '@sveltejs/kit';
-import { planRun, planOf } from '$lib/core/fit';
+import { correctionFor } from '$lib/core/paper';
 import { pdfResponse } from '$lib/server/pdf-response';
+import { placedMonth } from '$lib/server/shelf';
 import type { RequestHandler } from './$types';
 
-/** A kept month's pages at true size. */
-export const GET: RequestHandler = async ({ params, locals }) => {
-	const month = await locals.store.months.find(params.id);
-	const notebook = month && (await locals.store.notebooks.find(month.notebookId));
-	if (!month || !notebook) error(404, 'There is no such month.');
-	const plan = planOf(month, notebook.notebook, locals.locale);
-	return pdfResponse(plan, planRun(plan));
+/** A kept month's pages at true size, corrected for the printer in `?printer=` where one is named. */
+export const GET: RequestHandler = async ({ params, locals, url }) => {
+	const placed = await placedMonth(locals.store, params.id, locals.person);
+	if (!placed) error(404, 'There is no such month.');
+	const wanted = url.searchParams.get('printer');
+	const printer = (await locals.store.person.printers()).find(({ id }) => id === wanted);
+	return pdfResponse(placed.plan, placed.run, printer && correctionFor(printer));
 };

@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { kindById } from '$lib/core/catalogue';
-	import { pageOf } from '$lib/core/paper';
+	import { pageOf, paperHints } from '$lib/core/paper';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import BlockOutlines from '$lib/ui/page/BlockOutlines.svelte';
 	import CountingCursor from '$lib/ui/page/CountingCursor.svelte';
@@ -116,6 +116,9 @@
 					</li>
 				{/each}
 			</ul>
+			{#each paperHints(desk.plan.notebook.paper ?? {}) as hint (hint)}
+				<p class="mt-4 border-l-4 border-calm px-2 text-sm">{hint}</p>
+			{/each}
 			<p class="pt-5">
 				<a class="button" href="/months/{desk.id}/guide/{open.page}"
 					>Counting guide for page {open.page}</a

@@ -1,0 +1,48 @@
+import { checked, notebookSchema, type Fault } from '$lib/core/formats';
+import type { Notebook } from '$lib/core/paper';
+import { Saver } from '../month/saver.svelte';
+import { putChange } from '../send';
+
+/** A notebook as the server gives it. */
+export interface KeptNotebook {
+	readonly id: string;
+	readonly revision: number;
+	readonly notebook: Notebook;
+}
+
+/** A notebook while it is being changed: every consistent state is kept at once, no other. */
+export class NotebookKeeper {
+	notebook: Notebook;
+	readonly saver: Saver<Notebook>;
+	/** What is wrong with what stands in the fields; nothing is kept until it is put right. */
+	readonly faults: readonly Fault[] = $derived.by(() => {
+		const result = checked(notebookSchema, this.notebook);
+		return result.ok ? [] : result.faults;
+	});
+
+	constructor(kept: KeptNotebook) {
+		this.notebook = $state.raw(kept.notebook);
+		this.saver = new Saver<Notebook>(
+			kept.revision,
+			(revision, notebook) => putChange(`/app/notebooks/${kept.id}`, { revision, notebook }),
+			() => undefined
+		);
+	}
+
+	change(part: Partial<Notebook>): void {
+		this.notebook = { ...this.notebook, ...part };
+		const result = checked(notebookSchema, this.notebook);
+		if (result.ok) this.saver.write(result.value);
+	}
+
+	/** Writes what is shown here over what another window wrote. */
+	keepMine(): void {
+		this.saver.overwrite(this.notebook);
+	}
+
+	/** Takes over what another window wrote. */
+	adopt(kept: KeptNotebook): void {
+		this.notebook = kept.notebook;
+		this.saver.adopt(kept.revision);
+	}
+}

@@ -1,0 +1,43 @@
+<script lang="ts">
+	import type { Mark } from '$lib/core/draw';
+	import type { Hand } from '$lib/core/hand';
+	import { setText } from '$lib/core/render';
+
+	let { marks, hand }: { marks: readonly Mark[]; hand: Hand } = $props();
+
+	/** All strokes as one path: a page has hundreds, and one element redraws fastest. */
+	const strokes = $derived(
+		marks
+			.flatMap((mark) => {
+				if (mark.kind === 'line') return [`M${mark.x1} ${mark.y1}L${mark.x2} ${mark.y2}`];
+				if (mark.kind === 'shape')
+					return [`M${mark.points.map(({ x, y }) => `${x} ${y}`).join('L')}Z`];
+				return [];
+			})
+			.join('')
+	);
+	const tints = $derived(marks.flatMap((mark) => (mark.kind === 'tint' ? [mark] : [])));
+	const texts = $derived(
+		marks.flatMap((mark) => (mark.kind === 'text' ? [{ mark, set: setText(mark, hand) }] : []))
+	);
+</script>
+
+{#each tints as tint, index (index)}
+	<rect
+		x={tint.x}
+		y={tint.y}
+		width={tint.w}
+		height={tint.h}
+		class={tint.tone === 'rest' ? 'fill-(--tint-rest)' : 'fill-(--tint-art)'}
+	/>
+{/each}
+<path d={strokes} class="fill-none stroke-ink" stroke-width="0.07" stroke-linecap="square" />
+{#each texts as { mark, set }, index (index)}
+	<text
+		x={set.x}
+		y={set.baseline}
+		font-size={set.size}
+		text-anchor={mark.align === 'center' ? 'middle' : 'start'}
+		class="fill-ink {mark.style === 'lettering' ? 'font-serif' : 'font-hand'}">{mark.text}</text
+	>
+{/each}

@@ -1,0 +1,114 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import {
+		handFrom,
+		phrases,
+		squaresOf,
+		type Hand,
+		type MeasuredPhrases,
+		type PhraseName
+	} from '$lib/core/hand';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import { send } from '$lib/ui/send';
+
+	let { data } = $props();
+
+	const start = untrack(() => data.hand);
+	let measured = $state.raw<MeasuredPhrases>({
+		text: squaresOf('text', start.lettersPerSquare),
+		figures: squaresOf('figures', start.figuresPerSquare),
+		lettering: squaresOf('lettering', start.letteringPerSquare)
+	});
+	let lineHeight = $state(start.lineHeight);
+	let kept = $state<'kept' | 'keeping' | 'failed'>('kept');
+	let hand = $state.raw<Hand>(start);
+
+	const rows: { name: PhraseName; title: string; how: string; rate: (hand: Hand) => number }[] = [
+		{
+			name: 'text',
+			title: 'Words',
+			how: 'Write this as you write in the journal, on one row of squares:',
+			rate: (hand) => hand.lettersPerSquare
+		},
+		{
+			name: 'figures',
+			title: 'Figures',
+			how: 'Write these figures with the same pen:',
+			rate: (hand) => hand.figuresPerSquare
+		},
+		{
+			name: 'lettering',
+			title: 'Capitals',
+			how: 'Draw these capitals as small as you like them for a heading:',
+			rate: (hand) => hand.letteringPerSquare
+		}
+	];
+
+	async function keep(next: MeasuredPhrases, height: number) {
+		measured = next;
+		lineHeight = height;
+		hand = handFrom(measured, lineHeight);
+		kept = 'keeping';
+		const answer = await send('PUT', '/app/hand', hand);
+		kept = answer.kind === 'ok' ? 'kept' : 'failed';
+	}
+</script>
+
+<svelte:head><title>Your hand · Horarium</title></svelte:head>
+
+<main id="main" class="mx-auto flex w-full max-w-3xl flex-1 flex-col gap-5 px-5 py-5">
+	<div class="flex items-baseline gap-4">
+		<h1 class="text-3xl">Your hand</h1>
+		<p class="text-sm text-ink-soft" role="status" data-testid="save-state">
+			{kept === 'kept'
+				? 'Saved'
+				: kept === 'keeping'
+					? 'Saving …'
+					: 'Not saved: change it again to try once more'}
+		</p>
+	</div>
+	<p>
+		How many letters go into a square decides whether a name fits over its column. Write each line
+		once into your notebook, count the squares it took, and every page is sized for your hand.
+	</p>
+	<ol class="flex flex-col gap-6">
+		{#each rows as { name, title, how, rate } (name)}
+			<li class="border-t border-hairline pt-4">
+				<h2 class="text-xl">{title}</h2>
+				<p class="text-ink-soft">{how}</p>
+				<p class="py-2 text-2xl {name === 'lettering' ? 'font-serif' : 'font-hand'}">
+					{phrases[name]}
+				</p>
+				<div class="flex flex-wrap items-end gap-4">
+					<NumberField
+						label="{title} took"
+						value={measured[name]}
+						least={1}
+						most={200}
+						whole={false}
+						unit="squares"
+						onchange={(squares) => squares && keep({ ...measured, [name]: squares }, lineHeight)}
+					/>
+					<p class="pb-1.5">
+						{phrases[name].length} ÷ {measured[name]} =
+						<strong class="font-serif text-xl text-rubric">{rate(hand)}</strong> to the square
+					</p>
+				</div>
+			</li>
+		{/each}
+		<li class="border-t border-hairline pt-4">
+			<h2 class="text-xl">Lines</h2>
+			<div class="flex flex-wrap items-end gap-4">
+				<NumberField
+					label="From line to line"
+					value={lineHeight}
+					least={1}
+					most={4}
+					unit="squares"
+					onchange={(height) => height && keep(measured, height)}
+				/>
+				<p class="pb-1.5 text-ink-soft">1, or 2 for a large hand.</p>
+			</div>
+		</li>
+	</ol>
+</main>

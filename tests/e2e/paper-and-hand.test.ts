@@ -1,0 +1,151 @@
+import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
+import type { Browser, BrowserContext, Page } from 'playwright';
+import { dotMm, type Notebook } from '../../src/lib/core/paper';
+import { readPdf } from '../support/read-pdf';
+import { launch, openWindow, saved, startApp, type App } from './app';
+
+let app: App;
+let browser: Browser;
+let context: BrowserContext;
+let page: Page;
+let troubles: string[];
+
+beforeAll(async () => {
+	[app, browser] = await Promise.all([startApp('demo'), launch()]);
+});
+afterAll(async () => {
+	await browser.close();
+	await app.stop();
+});
+beforeEach(async () => {
+	({ context, page, troubles } = await openWindow(browser));
+	await page.goto(`${app.address}/notebooks`, { waitUntil: 'networkidle' });
+});
+afterEach(async () => {
+	await context.close();
+	expect(troubles).toEqual([]);
+});
+
+const open = async (path: string) =>
+	page.goto(`${app.address}${path}`, { waitUntil: 'networkidle' });
+
+test('an odd notebook is measured, and its pages lie exactly on its dots', async () => {
+	await page.getByRole('link', { name: 'Change' }).click();
+	await page.getByRole('link', { name: 'Measure it with a ruler' }).click();
+	await page.getByRole('heading', { name: /^Measure/ }).waitFor();
+	// Smaller counts first: every state in between is consistent and is kept.
+	const fields: [string, string][] = [
+		['Squares across', '25'],
+		['Squares down', '38'],
+		['length of 20 squares', '99'],
+		['Page width', '137'],
+		['Page height', '203'],
+		['left page: first dot from its left edge', '6'],
+		['left page: first dot from its top edge', '7'],
+		['right page: first dot from its left edge', '9'],
+		['right page: first dot from its top edge', '8']
+	];
+	for (const [label, value] of fields) await page.getByLabel(label).fill(value);
+	await page.getByText('16.25 mm, that is 3.28 squares').waitFor();
+	await page.getByText('1.75 mm across, 1 mm down').waitFor();
+	await saved(page);
+
+	await page.getByLabel('Squares across').fill('26');
+	await page
+		.getByText('26 squares across are impossible on the right page: 9 mm + 128.7 mm')
+		.waitFor();
+	await page.getByText('Not saved until').waitFor();
+	await page.getByLabel('Squares across').fill('25');
+	await page.getByLabel('right page: last dot from its right edge').fill('6');
+	await page.getByText('they disagree by 1.75 mm').waitFor();
+	await saved(page);
+
+	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	const print = page.getByRole('link', { name: /Print at true size/ });
+	const href = await print.getAttribute('href');
+	const response = await context.request.get(`${app.address}${href}`);
+	const { pages } = await readPdf(new Uint8Array(await response.body()));
+	const measured: Notebook = {
+		name: '',
+		pageMm: { width: 137, height: 203 },
+		pitchMm: 4.95,
+		columns: 25,
+		rows: 38,
+		gutter: 2,
+		freePages: [],
+		marginsMm: { left: { x: 6, y: 7 }, right: { x: 9, y: 8 } }
+	};
+	expect(pages.length).toBeGreaterThanOrEqual(5);
+	pages.forEach(({ widthMm, dots, strokes }, index) => {
+		expect(widthMm).toBeCloseTo(137, 2);
+		// The first free page, 62, is a left page.
+		const side = index % 2 === 0 ? 'left' : 'right';
+		const { x, y } = dotMm(measured, side, { x: 0, y: 0 });
+		expect(Math.hypot((dots[0]?.x ?? 0) - x, (dots[0]?.y ?? 0) - y)).toBeLessThan(0.01);
+		for (const stroke of strokes) {
+			const across = (stroke.x1 - x) / 4.95;
+			const down = (stroke.y1 - y) / 4.95;
+			expect(Math.abs(across - Math.round(across)) * 4.95).toBeLessThan(0.01);
+			expect(Math.abs(down - Math.round(down)) * 4.95).toBeLessThan(0.01);
+		}
+	});
+});
+
+test('the book says what is left of it, and its paper what it bears', async () => {
+	await page.getByRole('link', { name: 'Change' }).click();
+	await page.getByRole('heading', { name: 'Pages of the book' }).waitFor();
+	await page.getByText(/months like these fit/).waitFor();
+	await page.getByLabel('lines it has').fill('20');
+	await page.getByLabel('lines written on').fill('18');
+	await page.getByText('3 too few').waitFor();
+	await page.getByLabel('weight').fill('160');
+	await page.getByText('This paper takes light paint').waitFor();
+	await page.getByRole('button', { name: 'Add such a page' }).click();
+	await page.getByLabel('page', { exact: true }).fill('63');
+	await saved(page);
+	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	// Page 63 is spoilt now, so what stood there has moved.
+	await page.getByRole('img', { name: /^Pages 66 and 67/ }).waitFor();
+	expect(await page.getByText('p. 63').count()).toBe(0);
+});
+
+test('a measured hand is kept and shortens what does not fit', async () => {
+	await open('/notebooks/hand');
+	await page.getByLabel('Words took').fill('54');
+	await page.getByText('54 ÷ 54 = 1 to the square').waitFor();
+	await saved(page);
+	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await page.getByText('“Concertina” is 3 squares too long for 7').waitFor();
+	await open('/notebooks/hand');
+	expect(await page.getByLabel('Words took').inputValue()).toBe('54');
+	await page.getByLabel('Words took').fill('27');
+	await saved(page);
+});
+
+test('a title says where its letters start, and what would fit when it does not', async () => {
+	await open('/notebooks/lettering');
+	await page.getByLabel('Word', { exact: true }).fill('SEPTEMBER');
+	await page.getByLabel('Width').fill('28');
+	await page.getByText('letters start at dots 1, 4, 7, 10, 13, 16, 19, 22, 25').waitFor();
+	await page.getByLabel('Letters wide').fill('4');
+	await page.getByText('Letters of 3 with gaps of 0 would do.').waitFor();
+	await page.getByRole('textbox', { name: 'Words' }).fill('Calm water is for the passengers');
+	await page.getByText(/In a hand 1 high it needs \d+ × \d+ squares/).waitFor();
+});
+
+test('a printer that shrinks is corrected for', async () => {
+	await open('/notebooks/printer');
+	await page.getByLabel('Name of the printer').fill('Hall printer');
+	await page.getByLabel('Bar across measures').fill('98,5');
+	await page.getByRole('button', { name: 'Keep this printer' }).click();
+	await page.getByText('sheets are made 101.52 % across and 100 % down').waitFor();
+	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await page.getByLabel('Printer').selectOption('Hall printer');
+	const href = await page.getByRole('link', { name: /Print at true size/ }).getAttribute('href');
+	const response = await context.request.get(`${app.address}${href}`);
+	const { pages } = await readPdf(new Uint8Array(await response.body()));
+	const plain = await context.request.get(`${app.address}${href?.split('?')[0]}`);
+	const read = await readPdf(new Uint8Array(await plain.body()));
+	const ratio = (pages[0]?.widthMm ?? 0) / (read.pages[0]?.widthMm ?? 1);
+	expect(ratio).toBeCloseTo(100 / 98.5, 5);
+});
