@@ -40,7 +40,11 @@ export async function benchCore(): Promise<void> {
 		)
 	);
 	const words = Array.from({ length: 2000 }, (_, index) => 'abcdefghij'.slice(index % 10));
-	report('quote of 2,000 words', await measure(50, () => breakLines(words, 56)), 'wanted: under 10');
+	report(
+		'quote of 2,000 words',
+		await measure(50, () => breakLines(words, 56)),
+		'wanted: under 10'
+	);
 	const fonts = pdfFonts();
 	const ours = await measure(10, () => renderPdf(tenWishes, run, fonts));
 	const marks = run.pages.map((page) => pageMarks(tenWishes, run, page.number));

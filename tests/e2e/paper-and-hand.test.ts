@@ -140,7 +140,7 @@ test('a printer that shrinks is corrected for', async () => {
 	await page.getByRole('button', { name: 'Keep this printer' }).click();
 	await page.getByText('sheets are made 101.52 % across and 100 % down').waitFor();
 	await page.getByRole('link', { name: 'Month', exact: true }).click();
-	await page.getByLabel('Printer').selectOption('Hall printer');
+	await page.getByLabel('Printer', { exact: true }).selectOption('Hall printer');
 	const href = await page.getByRole('link', { name: /Print at true size/ }).getAttribute('href');
 	const response = await context.request.get(`${app.address}${href}`);
 	const { pages } = await readPdf(new Uint8Array(await response.body()));

@@ -1,11 +1,26 @@
 import type { Importance, Span, Wish } from '../forms';
 
+/** What a kind is for, as people look for it. */
+export type Purpose = 'open' | 'plan' | 'track' | 'log' | 'write' | 'week' | 'review';
+
+/** Purposes in the order in which a month is set up (common practice), with their names. */
+export const purposes: readonly { readonly id: Purpose; readonly name: string }[] = [
+	{ id: 'open', name: 'Opening the month' },
+	{ id: 'plan', name: 'Planning' },
+	{ id: 'track', name: 'Trackers' },
+	{ id: 'log', name: 'Logs and lists' },
+	{ id: 'write', name: 'Writing' },
+	{ id: 'week', name: 'Weeks' },
+	{ id: 'review', name: 'Looking back' }
+];
+
 /** What a journaler may want to keep. Adding a kind adds an entry here, never code. */
 export interface Kind {
 	readonly id: string;
 	readonly name: string;
+	readonly purpose: Purpose;
 	/** What it is for, in the words of someone who keeps it. */
-	readonly purpose: string;
+	readonly about: string;
 	/** The form it usually takes; further forms it may take come after it. */
 	readonly forms: readonly [string, ...string[]];
 	/** Spans to try, the best liked first; all that the form has where this is absent. */
@@ -16,49 +31,456 @@ export interface Kind {
 	readonly start: Omit<Wish, 'id' | 'kind'>;
 }
 
+type Forms = Kind['forms'];
+type Start = Kind['start'];
+
+function kind(
+	purpose: Purpose,
+	id: string,
+	name: string,
+	about: string,
+	forms: Forms,
+	start: Start = {},
+	more: Partial<Pick<Kind, 'importance' | 'filler'>> = {}
+): Kind {
+	return { id, name, purpose, about, forms, importance: 'want', start, ...more };
+}
+
+const names = (...list: string[]) => list.map((name) => ({ name }));
+const columns = (...list: [name: string, width: number][]) =>
+	list.map(([name, width]) => ({ name, width }));
+const filler = { filler: true } as const;
+
 export const kinds: readonly Kind[] = [
-	{
-		id: 'cover',
-		name: 'Cover',
-		purpose: 'Opens the month: its name, a picture and a small calendar.',
-		forms: ['cover'],
-		importance: 'want',
-		start: {}
-	},
-	{
-		id: 'month-calendar',
-		name: 'Month calendar',
-		purpose: 'Every day of the month at a glance, with room for events.',
-		forms: ['month-grid', 'mini-calendar'],
-		importance: 'must',
-		start: { span: 'spread' }
-	},
-	{
-		id: 'quote',
-		name: 'Quote',
-		purpose: 'A sentence to live with for a month, in lines of even length.',
-		forms: ['quote', 'title'],
-		importance: 'want',
-		filler: true,
-		start: { text: 'Calm water is for the passengers; the engine room keeps its own weather.' }
-	},
-	{
-		id: 'habits',
-		name: 'Habit trackers',
-		purpose: 'One small calendar a habit; a square is filled on each day it was done.',
-		forms: ['mini-calendar-set'],
-		importance: 'want',
-		start: { title: 'Habits', items: [{ name: 'Water' }, { name: 'Walk' }, { name: 'Read' }] }
-	},
-	{
-		id: 'brain-dump',
-		name: 'Brain dump',
-		purpose: 'An open box for whatever comes to mind; it takes what is left over.',
-		forms: ['box'],
-		importance: 'want',
-		filler: true,
-		start: { title: 'Brain dump' }
-	}
+	kind('open', 'cover', 'Cover', 'Opens the month: its name, a picture and a small calendar.', [
+		'cover',
+		'title',
+		'blank'
+	]),
+	kind(
+		'open',
+		'quote',
+		'Quote',
+		'A sentence to live with for a month, in lines of even length.',
+		['quote', 'title'],
+		{
+			text: 'Calm water is for the passengers; the engine room keeps its own weather.'
+		},
+		filler
+	),
+	kind('open', 'index', 'Index', 'What stands on which page.', ['table'], {
+		title: 'Index',
+		columns: columns(['Pages', 4], ['What', 20])
+	}),
+	kind(
+		'plan',
+		'month-calendar',
+		'Month calendar',
+		'Every day of the month at a glance, with room for events.',
+		['month-grid', 'six-column-grid', 'weekday-rows', 'month-list', 'mini-calendar'],
+		{ span: 'spread' },
+		{ importance: 'must' }
+	),
+	kind(
+		'plan',
+		'year-strip',
+		'Year strip',
+		'The twelve months in a row, for what is far ahead.',
+		['grid-table', 'table'],
+		{ title: 'Year ahead', items: names('First half', 'Second half', 'Notes'), parts: ['months'] }
+	),
+	kind(
+		'plan',
+		'events',
+		'Events',
+		'What happens on which day, as a list down the page.',
+		['month-list', 'table', 'day-lines'],
+		{ title: 'Events' }
+	),
+	kind('plan', 'deadlines', 'Deadlines', 'What must be done by when.', ['table', 'box'], {
+		title: 'Deadlines',
+		columns: columns(['By', 3], ['What', 9]),
+		entries: 12
+	}),
+	kind('plan', 'goals', 'Goals', 'Three for the month, no more.', ['box', 'table', 'title'], {
+		title: 'Goals'
+	}),
+	kind(
+		'plan',
+		'goal-timeline',
+		'Goal timeline',
+		'A bar a goal across the days: it shows where they overlap.',
+		['timeline', 'matrix-days-down'],
+		{ title: 'Goals in time' }
+	),
+	kind(
+		'plan',
+		'tasks',
+		'Tasks',
+		'Half a page is enough, so as not to overload the month.',
+		['box', 'table'],
+		{ title: 'Tasks' }
+	),
+	kind(
+		'plan',
+		'task-bank',
+		'Task bank',
+		'What may be done some time, to draw from.',
+		['table', 'box'],
+		{ title: 'Task bank', columns: columns(['What', 10], ['Done', 2]) }
+	),
+	kind(
+		'plan',
+		'month-plan',
+		'Month plan',
+		'What comes first, what if there is time, small things, and a box a week.',
+		['week-boxes-list', 'box'],
+		{ title: 'Month plan' }
+	),
+	kind(
+		'plan',
+		'dashboard',
+		'Dashboard',
+		'One block with the parts one looks at most.',
+		['grid-table', 'box'],
+		{ title: 'At a glance', items: names('First', 'Then', 'Wait for'), parts: ['Home', 'Ship'] }
+	),
+	kind(
+		'plan',
+		'timetable',
+		'Timetable',
+		'The hours of a usual week.',
+		['grid-table', 'week-columns'],
+		{
+			title: 'Timetable',
+			items: names('6', '8', '10', '12', '14', '16', '18', '20'),
+			parts: ['M', 'T', 'W', 'T', 'F', 'S', 'S']
+		}
+	),
+	kind(
+		'plan',
+		'routines',
+		'Routines',
+		'What belongs to a morning and to an evening.',
+		['grid-table', 'box'],
+		{ title: 'Routines', items: names('Morning', 'Evening'), parts: ['First', 'Then', 'Last'] }
+	),
+	kind(
+		'write',
+		'intentions',
+		'Intentions',
+		'How the month is meant to feel.',
+		['box', 'quote'],
+		{ title: 'Intentions' },
+		filler
+	),
+	kind(
+		'review',
+		'reflections',
+		'Reflections',
+		'What the month taught, in your own words.',
+		['box', 'week-boxes-list'],
+		{ title: 'Reflections' },
+		filler
+	),
+	kind(
+		'review',
+		'week-check-in',
+		'Week check-in',
+		'One question, answered once a week.',
+		['week-boxes-list', 'table'],
+		{ title: 'What went well?' }
+	),
+	kind(
+		'track',
+		'habits',
+		'Habit trackers',
+		'A square filled on each day it was done.',
+		[
+			'mini-calendar-set',
+			'strips',
+			'matrix-days-down',
+			'matrix-days-across',
+			'rhythm-boxes',
+			'ring'
+		],
+		{ title: 'Habits', items: names('Water', 'Walk', 'Read') }
+	),
+	kind(
+		'track',
+		'mood',
+		'Mood',
+		'One cell a day, coloured by a key of moods.',
+		['day-cells', 'day-bars', 'day-lines', 'ring'],
+		{ title: 'Mood', shape: 'hexagon' }
+	),
+	kind(
+		'track',
+		'sleep',
+		'Sleep',
+		'A dot at falling asleep, a dot at waking, joined.',
+		['hours', 'bed-wake', 'day-bars'],
+		{ title: 'Sleep' }
+	),
+	kind(
+		'track',
+		'work-hours',
+		'Work hours',
+		'When work began and ended, and how long it was.',
+		['hours', 'table', 'day-bars'],
+		{ title: 'Work hours', from: 6 }
+	),
+	kind(
+		'track',
+		'steps',
+		'Steps',
+		'Aim a fifth above last month’s average.',
+		['day-bars', 'path', 'table'],
+		{ title: 'Steps' }
+	),
+	kind(
+		'track',
+		'wellness',
+		'Wellness',
+		'Several small things side by side, a square a day each.',
+		['matrix-days-down', 'matrix-days-across', 'mini-calendar-set'],
+		{ title: 'Wellness', items: names('Stretch', 'Fresh air', 'Fruit', 'No screens') }
+	),
+	kind(
+		'track',
+		'weight',
+		'Weight',
+		'A number a day, or a bar, to notice a pattern.',
+		['day-bars', 'table'],
+		{ title: 'Weight' }
+	),
+	kind(
+		'log',
+		'exercise-log',
+		'Exercise log',
+		'What, how long, how it felt; twenty rows.',
+		['table', 'day-lines'],
+		{ title: 'Exercise', columns: columns(['Day', 2], ['What', 7], ['How long', 4]), entries: 20 }
+	),
+	kind(
+		'track',
+		'study-tracker',
+		'Study tracker',
+		'Two by two squares a day: the date and three codes.',
+		['mini-calendar', 'mini-calendar-set', 'day-cells'],
+		{ title: 'Study', cell: { w: 2, h: 2 } }
+	),
+	kind(
+		'log',
+		'spending',
+		'Spending log',
+		'What was bought, what it cost, and for what.',
+		['table', 'day-lines'],
+		{ title: 'Spending', columns: columns(['Item', 6], ['Cost', 3], ['For', 3]) }
+	),
+	kind('log', 'shopping-list', 'Shopping list', 'What is needed next time.', ['table', 'box'], {
+		title: 'Shopping',
+		columns: columns(['What', 8], ['Got', 2]),
+		entries: 20
+	}),
+	kind('log', 'wish-list', 'Wish list', 'What can wait, and may be forgotten.', ['table', 'box'], {
+		title: 'Wish list',
+		columns: columns(['What', 8], ['Cost', 4]),
+		entries: 12
+	}),
+	kind(
+		'log',
+		'purchases-by-urgency',
+		'Purchases by urgency',
+		'Now, soon, some day.',
+		['grid-table', 'table'],
+		{ title: 'To buy', items: names('Now', 'Soon', 'Some day'), parts: ['What', 'Cost'] }
+	),
+	kind(
+		'plan',
+		'meals',
+		'Meals',
+		'Morning, noon and evening of seven days.',
+		['grid-table', 'week-boxes-list'],
+		{ title: 'Meals' }
+	),
+	kind('log', 'parcels', 'Parcels', 'What is on its way: sent, arrived.', ['table'], {
+		title: 'Parcels',
+		columns: columns(['Item', 8], ['Sent', 3], ['Arrived', 4]),
+		entries: 10
+	}),
+	kind('log', 'orders', 'Orders', 'What was ordered, from whom, and when it is due.', ['table'], {
+		title: 'Orders',
+		columns: columns(['Item', 7], ['From', 5], ['Due', 3]),
+		entries: 12
+	}),
+	kind(
+		'plan',
+		'content-plan',
+		'Content plan',
+		'What is to be shown or told on which day.',
+		['month-grid', 'month-list', 'table'],
+		{ title: 'Content' }
+	),
+	kind(
+		'log',
+		'follower-counts',
+		'Follower counts',
+		'A number a week, carried into the next month.',
+		['grid-table', 'table'],
+		{ title: 'Followers', items: names('Start', 'Mid', 'End'), parts: ['Count', 'Change'] }
+	),
+	kind('log', 'media-log', 'Media log', 'Seen, heard, played; and whether again.', ['table'], {
+		title: 'Seen and heard',
+		columns: columns(['What', 9], ['Day', 2], ['Again', 3]),
+		entries: 15
+	}),
+	kind('log', 'reading-list', 'Reading list', 'Books to read and books read.', ['table', 'box'], {
+		title: 'Reading',
+		columns: columns(['Title', 9], ['Done', 3]),
+		entries: 15
+	}),
+	kind(
+		'write',
+		'favourites',
+		'Favourites',
+		'The best of the month in boxes of their own.',
+		['grid-table', 'box'],
+		{ title: 'Favourites', items: names('Song', 'Meal', 'Place', 'Word'), parts: ['Mine', 'Ours'] }
+	),
+	kind(
+		'write',
+		'currently',
+		'Currently',
+		'Reading, playing, baking, waiting for.',
+		['grid-table', 'box'],
+		{ title: 'Currently', items: names('Reading', 'Playing', 'Baking', 'Waiting'), parts: ['Now'] }
+	),
+	kind(
+		'write',
+		'topic-to-study',
+		'Topic to study',
+		'One thing to learn about, with room for notes.',
+		['box'],
+		{ title: 'To study' },
+		filler
+	),
+	kind(
+		'write',
+		'one-line-a-day',
+		'One line a day',
+		'A line for each day, every second one tinted.',
+		['day-lines', 'month-list'],
+		{ title: 'One line a day' }
+	),
+	kind(
+		'write',
+		'gratitude',
+		'Gratitude',
+		'Something to be glad of each day; with free lines it takes two pages.',
+		['day-lines', 'month-list', 'week-boxes-list'],
+		{ title: 'Gratitude' }
+	),
+	kind(
+		'write',
+		'highlights',
+		'Highlights',
+		'The best of each day in a few words.',
+		['month-list', 'month-grid', 'day-lines'],
+		{ title: 'Highlights' }
+	),
+	kind(
+		'track',
+		'happiness',
+		'Happiness',
+		'A bar of 0 to 100 % a day, and a paragraph a week about causes.',
+		['day-bars', 'day-cells'],
+		{ title: 'Happiness' }
+	),
+	kind(
+		'review',
+		'milestones',
+		'Milestones',
+		'What was reached, and when.',
+		['table', 'path', 'title'],
+		{ title: 'Milestones', columns: columns(['Day', 2], ['What', 11]), entries: 8 }
+	),
+	kind(
+		'write',
+		'affirmations',
+		'Affirmations',
+		'Sentences to come back to.',
+		['quote', 'box'],
+		{ text: 'I have time. I may begin again tomorrow.' },
+		filler
+	),
+	kind(
+		'track',
+		'goals-and-rewards',
+		'Goals and rewards',
+		'Steps on a path, with a reward at every tenth.',
+		['path', 'table'],
+		{ title: 'Step by step', entries: 40 }
+	),
+	kind(
+		'write',
+		'brain-dump',
+		'Brain dump',
+		'An open box for whatever comes to mind; it takes what is left over.',
+		['box', 'blank'],
+		{ title: 'Brain dump' },
+		filler
+	),
+	kind(
+		'write',
+		'notes',
+		'Notes',
+		'Room that is not yet spoken for.',
+		['box', 'blank'],
+		{ title: 'Notes' },
+		filler
+	),
+	kind(
+		'log',
+		'chores-last-done',
+		'Chores last done',
+		'Chores down, the twelve months across: a year on one page.',
+		['grid-table', 'table'],
+		{ title: 'Last done', items: names('Filters', 'Windows', 'Oven', 'Bellows'), parts: ['months'] }
+	),
+	kind(
+		'log',
+		'stock-list',
+		'Stock list',
+		'What is in the cupboard, and how much of it.',
+		['table'],
+		{ title: 'Stock', columns: columns(['What', 8], ['Have', 3], ['Need', 3]), entries: 20 }
+	),
+	kind(
+		'write',
+		'project-page',
+		'Project page',
+		'One project with its parts and notes.',
+		['box', 'grid-table'],
+		{ title: 'Project' },
+		filler
+	),
+	kind(
+		'week',
+		'weekly-pages',
+		'Weekly pages',
+		'Seven days and a spare box, over two pages.',
+		['week-boxes', 'week-columns', 'week-rows', 'week-staggered', 'week-halves'],
+		{ week: 1 }
+	),
+	kind(
+		'review',
+		'month-review',
+		'Month review',
+		'What was used, what stayed empty, what to carry on.',
+		['box', 'week-boxes-list'],
+		{ title: 'Month review' }
+	)
 ];
 
 const byId = new Map(kinds.map((kind) => [kind.id, kind]));

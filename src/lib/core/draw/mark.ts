@@ -18,12 +18,20 @@ export interface TextMark extends Rect {
 	readonly text: string;
 	readonly style: TextStyle;
 	readonly align: 'start' | 'center';
+	/** Written upwards, from the foot of the rectangle to its top. */
+	readonly turned?: boolean;
 }
+
+/** What a tint means: a rest day, room for a picture, every second line, a goal, its slack, a level. */
+export type Tone = 'rest' | 'art' | 'line' | 'bar' | 'slack' | Level;
+
+/** A mood or state of a key, by its place there. */
+export type Level = 'level-1' | 'level-2' | 'level-3' | 'level-4' | 'level-5' | 'level-6';
 
 /** A lightly coloured area. */
 export interface TintMark extends Rect {
 	readonly kind: 'tint';
-	readonly tone: 'rest' | 'art';
+	readonly tone: Tone;
 }
 
 /** A closed outline through points; its corners need not be dots of the ruled grid. */

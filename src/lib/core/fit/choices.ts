@@ -12,8 +12,8 @@ import {
 import { monthShape } from '../month';
 import type { Plan } from './plan';
 
-/** What a form other than the kind's own costs in comfort: people asked for the kind's own. */
-const otherForm = 20;
+/** What a form other than the kind's own costs in comfort: more than a page saved is worth. */
+const otherForm = 45;
 
 /** An option with the form that it belongs to. */
 export interface Choice extends Option {

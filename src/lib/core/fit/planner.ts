@@ -127,7 +127,8 @@ function onSpread(plan: Plan, wish: Wish, sheets: readonly Sheet[], index: numbe
 	const { choices } = choicesIn(plan, wish, {
 		span: 'spread',
 		left: left.size,
-		right: right.size
+		right: right.size,
+		gutter: plan.notebook.gutter
 	});
 	const choice = choices[0];
 	if (!choice || choice.room.span !== 'spread') return undefined;
@@ -256,8 +257,12 @@ function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string 
 	const [pair] = pairs;
 	if (!pair) return 'two facing free pages are needed and there are none';
 	const [left, right] = pair;
-	const misfit = choicesIn(plan, wish, { span: 'spread', left: left.size, right: right.size })
-		.misfits[0];
+	const misfit = choicesIn(plan, wish, {
+		span: 'spread',
+		left: left.size,
+		right: right.size,
+		gutter: plan.notebook.gutter
+	}).misfits[0];
 	if (misfit) return misfit.reason;
 	return 'two facing empty pages, a left and a right one, are needed; none is left after what comes before';
 }
@@ -282,7 +287,13 @@ function boundOf(
 		const sizes = sheets.slice(0, 2).flatMap(({ size }, index) => {
 			const pair = facing(sheets, index);
 			const rooms: Room[] = [{ span: 'page', ...(wish.size ?? size) }];
-			if (pair) rooms.push({ span: 'spread', left: pair[0].size, right: pair[1].size });
+			if (pair)
+				rooms.push({
+					span: 'spread',
+					left: pair[0].size,
+					right: pair[1].size,
+					gutter: plan.notebook.gutter
+				});
 			return rooms.flatMap((room) => choicesIn(plan, wish, room).choices);
 		});
 		area += Math.min(areaOf(block.room), ...sizes.map((choice) => areaOf(choice.room)));

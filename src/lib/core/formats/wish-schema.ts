@@ -7,7 +7,32 @@ const size = () =>
 
 const item = record({
 	name: words(300).defined(missing).required(missing),
-	short: words(40)
+	short: words(40),
+	symbol: words(8),
+	group: words(100),
+	rhythm: oneOf([
+		'daily',
+		'times-a-day',
+		'times-a-week',
+		'weekly',
+		'monthly',
+		'now-and-then',
+		'threshold'
+	]),
+	goal: whole(1, 1000)
+}).required(missing);
+
+const goal = record({
+	name: words(200).min(1, missing).required(missing),
+	from: whole(1, 31).required(missing),
+	to: whole(1, 31).required(missing),
+	slack: whole(0, 31)
+}).required(missing);
+
+const event = record({
+	day: whole(1, 31).required(missing),
+	text: words(300).min(1, missing).required(missing),
+	time: words(20)
 }).required(missing);
 
 const pin = record({
@@ -37,5 +62,25 @@ export const wishSchema = record({
 	items: list(item, 0, 200),
 	text: words(20_000),
 	lineHeight: whole(1, 20),
-	letter: whole(1, 60)
+	letter: whole(1, 60),
+	header: whole(0, 10),
+	columns: list(
+		record({ name: words(100).min(1, missing).required(missing), width: whole(1, 100) }).required(
+			missing
+		),
+		0,
+		30
+	),
+	tables: whole(1, 10),
+	entries: whole(1, 2000),
+	parts: list(words(100).min(1, missing).required(missing), 0, 30),
+	levels: list(words(60).min(1, missing).required(missing), 4, 6),
+	shape: oneOf(['square', 'hexagon', 'over-fold', 'shifted', 'six']),
+	from: whole(0, 23),
+	hours: whole(1, 24),
+	goals: list(goal, 0, 100),
+	week: whole(1, 6),
+	frame: whole(0, 50),
+	events: list(event, 0, 2000),
+	overflow: flag()
 }).required(missing);

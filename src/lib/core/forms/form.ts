@@ -7,7 +7,13 @@ import type { FormParameters, Span } from './wish';
 /** Squares offered to a form, or taken by it: on one page, or on both pages of a spread. */
 export type Room =
 	| ({ readonly span: 'page' } & Size)
-	| { readonly span: 'spread'; readonly left: Size; readonly right: Size };
+	| {
+			readonly span: 'spread';
+			readonly left: Size;
+			readonly right: Size;
+			/** Squares that the fold counts as when something is drawn across it. */
+			readonly gutter: number;
+	  };
 
 /** Everything besides the room that decides how a form is ruled. */
 export interface Setting {
@@ -41,6 +47,18 @@ export interface Facts {
 	/** Width of a drawn letter, and of the whole word. */
 	readonly letter?: number;
 	readonly used?: number;
+	/** Separate strips or tables side by side. */
+	readonly abreast?: number;
+	/** Days in the first line of a strip, and squares left for the name before them. */
+	readonly first?: number;
+	readonly free?: number;
+	/** Height or width of the labels. */
+	readonly label?: number;
+	readonly hours?: number;
+	/** Number of the week, or its place in the month. */
+	readonly week?: number;
+	/** Sum of goals under way on the fullest day. */
+	readonly load?: number;
 	/** How many separate grids or entries it holds. */
 	readonly capacity?: number;
 }
@@ -114,4 +132,63 @@ export function pageSize(room: Room): Size {
 	return room.span === 'page'
 		? { w: room.w, h: room.h }
 		: { w: Math.min(room.left.w, room.right.w), h: Math.min(room.left.h, room.right.h) };
+}
+
+/** What a page form says of one way to be ruled. */
+export interface PageLayout {
+	readonly size: Size;
+	readonly discomfort: number;
+	readonly facts: Facts;
+	readonly why: readonly string[];
+	readonly stretches?: boolean;
+	readonly marks: () => readonly Mark[];
+}
+
+/** A layout on one page. */
+export function onPage(layout: PageLayout): Layout {
+	const { size, stretches = false, marks, ...rest } = layout;
+	return {
+		...rest,
+		stretches,
+		room: { span: 'page', w: size.w, h: size.h },
+		marks: () => [marks()]
+	};
+}
+
+/** A form that stays on one page: its layouts in a rectangle, and the least it needs. */
+export function pageForm(spec: {
+	readonly id: string;
+	readonly name: string;
+	readonly fields: readonly FieldName[];
+	readonly layouts: (setting: Setting, there: Size) => readonly PageLayout[];
+	readonly least: (setting: Setting, there: Size) => Size;
+}): Form {
+	const { id, name, fields } = spec;
+	return {
+		id,
+		name,
+		fields,
+		spans: ['page'],
+		layouts: (setting, room) => {
+			const there = pageSize(room);
+			const fitting = spec
+				.layouts(setting, there)
+				.filter(({ size }) => size.w >= 1 && size.h >= 1 && size.w <= there.w && size.h <= there.h);
+			return ranked(fitting.map(onPage), () => misfitOf(name, spec.least(setting, there), there));
+		}
+	};
+}
+
+/** A misfit; a size that would fit by itself means that something inside does not. */
+function misfitOf(name: string, needed: Size, there: Size): Misfit {
+	if (needed.w > there.w || needed.h > there.h) return tooSmall(name, needed, there);
+	return {
+		reason: `${name} does not fit into ${there.w} × ${there.h} squares with these settings`,
+		lacking: { w: 0, h: 0 }
+	};
+}
+
+/** How uncomfortable cells of a size are: 6 squares are roomy, 4 to 5 hold events, 3 a short word. */
+export function cellDiscomfort(least: number): number {
+	return [100, 90, 60, 30, 15, 5, 0][Math.min(6, Math.max(0, least))] ?? 0;
 }

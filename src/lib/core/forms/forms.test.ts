@@ -36,7 +36,7 @@ const page = (w: number, h: number): Room => ({ span: 'page', w, h });
 const spread = (left: Notebook | Size, right: Notebook | Size): Room => {
 	const size = (paper: Notebook | Size) =>
 		'columns' in paper ? { w: paper.columns, h: paper.rows } : paper;
-	return { span: 'spread', left: size(left), right: size(right) };
+	return { span: 'spread', left: size(left), right: size(right), gutter: 2 };
 };
 
 function first(answer: Layouts) {

@@ -1,24 +1,73 @@
+import { bedWake } from './bed-wake';
+import { blank } from './blank';
 import { box } from './box';
 import { cover } from './cover';
+import { dayBars } from './day-bars';
+import { dayCells } from './day-cells';
+import { dayLines } from './day-lines';
 import type { Form } from './form';
+import { gridTable } from './grid-table';
+import { hours } from './hours';
+import { matrixDaysAcross } from './matrix-days-across';
+import { matrixDaysDown } from './matrix-days-down';
 import { miniCalendar } from './mini-calendar';
 import { miniCalendarSet } from './mini-calendar-set';
 import { monthGrid } from './month-grid';
+import { monthList } from './month-list';
+import { path } from './path';
 import { quote } from './quote';
+import { rhythmBoxes } from './rhythm-boxes';
+import { ring } from './ring';
+import { sixColumnGrid } from './six-column-grid';
+import { strips } from './strips';
+import { table } from './table';
+import { timeline } from './timeline';
 import { title } from './title';
+import { weekBoxes } from './week-boxes';
+import { weekBoxesList } from './week-boxes-list';
+import { weekColumns } from './week-columns';
+import { weekHalves } from './week-halves';
+import { weekRows } from './week-rows';
+import { weekStaggered } from './week-staggered';
+import { weekdayRows } from './weekday-rows';
 
 export * from './form';
 export * from './wish';
+export { hexagonAt, hexagonColour, hexagonField } from './hexagon';
 
 /** Every way a page can be ruled. */
 export const forms: readonly Form[] = [
-	cover,
-	monthGrid,
+	title,
+	quote,
+	box,
+	weekBoxesList,
 	miniCalendar,
 	miniCalendarSet,
-	box,
-	quote,
-	title
+	monthGrid,
+	sixColumnGrid,
+	weekdayRows,
+	monthList,
+	matrixDaysDown,
+	matrixDaysAcross,
+	strips,
+	rhythmBoxes,
+	ring,
+	dayCells,
+	dayLines,
+	dayBars,
+	hours,
+	bedWake,
+	table,
+	timeline,
+	gridTable,
+	path,
+	weekRows,
+	weekColumns,
+	weekBoxes,
+	weekStaggered,
+	weekHalves,
+	cover,
+	blank
 ];
 
 const byId = new Map(forms.map((form) => [form.id, form]));

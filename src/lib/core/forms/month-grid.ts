@@ -1,17 +1,19 @@
 import { grid, line, move, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { dateMarks, restDayTints, weekdayMarks, type CalendarPart } from './calendar-cells';
-import { ranked, tooSmall, type Form, type Layout, type Room, type Setting } from './form';
+import {
+	cellDiscomfort,
+	ranked,
+	tooSmall,
+	type Form,
+	type Layout,
+	type Room,
+	type Setting
+} from './form';
 import { titleMarks, titleRows } from './title-band';
 
 const header = 1;
 const columns = 7;
-
-/** How much room a month cell leaves for events: 4 to 6 squares are good, 1 bears the date only. */
-function cellDiscomfort(cell: Size): number {
-	const table = [100, 100, 80, 50, 25, 10, 0];
-	return table[Math.min(cell.w, cell.h, 6)] ?? 0;
-}
 
 function cellHeight({ wish, month }: Setting, width: number, height: number, top: number): number {
 	const most = Math.floor((height - top - header) / month.weeks);
@@ -34,7 +36,7 @@ function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 	return [
 		{
 			room: { span: 'page', ...size },
-			discomfort: cellDiscomfort(cell),
+			discomfort: cellDiscomfort(Math.min(cell.w, cell.h)),
 			stretches: false,
 			facts: {
 				cell,
@@ -89,9 +91,10 @@ function spreadLayout(
 		room: {
 			span: 'spread',
 			left: { w: room.left.w, h: down },
-			right: { w: room.right.w, h: down }
+			right: { w: room.right.w, h: down },
+			gutter: room.gutter
 		},
-		discomfort: cellDiscomfort(cell),
+		discomfort: cellDiscomfort(Math.min(cell.w, cell.h)),
 		stretches: false,
 		facts: {
 			cell,

@@ -6,11 +6,43 @@ export type Importance = 'must' | 'want' | 'spare';
 /** Whether a block stays on one page or lies over two facing ones. */
 export type Span = 'page' | 'spread';
 
+/** How often a habit is meant to be done. */
+export type Rhythm =
+	'daily' | 'times-a-day' | 'times-a-week' | 'weekly' | 'monthly' | 'now-and-then' | 'threshold';
+
+/** A column of a table; its width follows from the hand where it is not given. */
+export interface Column {
+	readonly name: string;
+	readonly width?: number;
+}
+
+/** A goal from one day of the month to another, with days of slack after it. */
+export interface Goal {
+	readonly name: string;
+	readonly from: number;
+	readonly to: number;
+	readonly slack?: number;
+}
+
+/** Something that happens on a day of the month. */
+export interface PlannedEvent {
+	readonly day: number;
+	readonly text: string;
+	/** "19:30" */
+	readonly time?: string;
+}
+
 /** One thing to keep track of inside a wish, such as a habit. */
 export interface Item {
 	readonly name: string;
 	/** Shorter label for where the name does not fit. */
 	readonly short?: string;
+	/** One sign for the narrowest grids. */
+	readonly symbol?: string;
+	readonly group?: string;
+	readonly rhythm?: Rhythm;
+	/** How often it is meant to be done in the month, or times a week for that rhythm. */
+	readonly goal?: number;
 }
 
 /** Page and place that a person fixed by hand; a pin to a page alone leaves the place open. */
@@ -36,6 +68,30 @@ export interface FormParameters {
 	readonly lineHeight?: number;
 	/** Width of a drawn letter, in squares. */
 	readonly letter?: number;
+	/** Height of a header row. */
+	readonly header?: number;
+	readonly columns?: readonly Column[];
+	/** Tables side by side. */
+	readonly tables?: number;
+	/** How many entries it must last for. */
+	readonly entries?: number;
+	/** Names of parts beside or below each other. */
+	readonly parts?: readonly string[];
+	/** Names of the moods or states of a key, 4 to 6. */
+	readonly levels?: readonly string[];
+	/** A form's own variant, such as `hexagon` cells or columns `over-fold`. */
+	readonly shape?: 'square' | 'hexagon' | 'over-fold' | 'shifted' | 'six';
+	/** First hour of a day's axis. */
+	readonly from?: number;
+	readonly hours?: number;
+	readonly goals?: readonly Goal[];
+	/** Which week of the month, from 1. */
+	readonly week?: number;
+	/** Squares that a frame stands in from the outer edge. */
+	readonly frame?: number;
+	readonly events?: readonly PlannedEvent[];
+	/** Events that find no room in their cell stand in a side column. */
+	readonly overflow?: boolean;
 }
 
 /** What a person asks of the month: a kind, how it should look and where it must go. */

@@ -1,4 +1,4 @@
-import type { LineMark, Mark } from '../draw';
+import type { LineMark, Mark, Tone } from '../draw';
 import { squares, type Dot, type Size } from '../paper';
 
 /** The corner dot from which a step counts. */
@@ -39,6 +39,20 @@ export interface TintStep {
 
 export type Step = RuleStep | WriteStep | TintStep;
 
+const tintWords: Record<Tone, string> = {
+	rest: 'Tint the rest day',
+	art: 'Keep this area for a picture',
+	line: 'Tint this line',
+	bar: 'Tint the bar',
+	slack: 'Tint the slack more lightly',
+	'level-1': 'Fill with the first colour of the key',
+	'level-2': 'Fill with the second colour of the key',
+	'level-3': 'Fill with the third colour of the key',
+	'level-4': 'Fill with the fourth colour of the key',
+	'level-5': 'Fill with the fifth colour of the key',
+	'level-6': 'Fill with the sixth colour of the key'
+};
+
 /**
  * Counting guide of one page: steps that name dots, enough to draw every line. Strokes come first, the
  * longest before the shorter, then tints, then texts. Each start is counted from the corner dot that
@@ -53,7 +67,7 @@ export function countingGuide(page: Size, marks: readonly Mark[]): Step[] {
 			.sort((a, b) => strokeLength(b.first) - strokeLength(a.first))
 			.map((found) => ruleStep(page, found)),
 		...tints.map(({ x, y, w, h, tone }): TintStep => {
-			const what = tone === 'rest' ? 'Tint the rest day' : 'Keep this area for a picture';
+			const what = tintWords[tone];
 			return {
 				kind: 'tint',
 				at: { x, y },

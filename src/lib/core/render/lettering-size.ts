@@ -16,21 +16,23 @@ const letterWidth = 0.46;
 
 /**
  * Type size and baseline of a text mark: as large as the hand writes (letters per square), never
- * higher than its rectangle, never longer than it.
+ * higher than its rectangle, never longer than it. A text that is turned upwards starts at the foot of
+ * its rectangle; its place is where the line starts, before it is turned by a quarter to the left.
  */
 export function setText(mark: TextMark, hand: Hand): Setting {
+	const [length, height] = mark.turned ? [mark.h, mark.w] : [mark.w, mark.h];
 	const count = Math.max(1, letters(mark.text).length);
 	const size =
 		mark.style === 'lettering'
-			? Math.min(mark.h / capHeight, mark.w / 0.8)
+			? Math.min(height / capHeight, length / 0.8)
 			: Math.min(
-					0.95 * mark.h,
-					mark.h / hand.lineHeight / (letterWidth * Math.min(hand.lettersPerSquare, 2)),
-					mark.w / (count * letterWidth + 0.3)
+					0.95 * height,
+					height / hand.lineHeight / (letterWidth * Math.min(hand.lettersPerSquare, 2)),
+					length / (count * letterWidth + 0.3)
 				);
-	return {
-		size,
-		x: mark.align === 'center' ? mark.x + mark.w / 2 : mark.x + Math.min(0.15, mark.w / 8),
-		baseline: mark.y + mark.h / 2 + (capHeight * size) / 2
-	};
+	const along = mark.align === 'center' ? length / 2 : Math.min(0.15, length / 8);
+	const baseline = height / 2 + (capHeight * size) / 2;
+	return mark.turned
+		? { size, x: mark.x + baseline, baseline: mark.y + mark.h - along }
+		: { size, x: mark.x + along, baseline: mark.y + baseline };
 }

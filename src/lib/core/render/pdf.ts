@@ -1,6 +1,6 @@
 import * as fontkit from 'fontkit';
 import PDFDocument from 'pdfkit';
-import type { Mark, TextMark } from '../draw';
+import type { Mark, TextMark, Tone } from '../draw';
 import { pageMarks, type Plan, type Run } from '../fit';
 import { marginMm, type Page } from '../paper';
 import { setText } from './lettering-size';
@@ -14,7 +14,19 @@ export interface PdfFonts {
 
 const ink = '#1d2a3a';
 const dotInk = '#9a9a94';
-const tones = { rest: '#ece7da', art: '#f4f1e8' } as const;
+const tones: Record<Tone, string> = {
+	rest: '#ece7da',
+	art: '#f4f1e8',
+	line: '#f3f0e6',
+	bar: '#c9d8d4',
+	slack: '#e8efec',
+	'level-1': '#f3e3a8',
+	'level-2': '#bcd7b4',
+	'level-3': '#b5cfe0',
+	'level-4': '#c5bcdc',
+	'level-5': '#e3b9b0',
+	'level-6': '#cfc6b4'
+};
 const lineMm = 0.3;
 const dotMm = 0.35;
 
@@ -161,15 +173,17 @@ function drawText(
 		(sum, part) => sum + document.font(part.face, size).widthOfString(part.text),
 		0
 	);
-	let [x] = at(set.x, set.baseline);
-	const [, y] = at(set.x, set.baseline);
-	if (mark.align === 'center') x -= width / 2;
+	document.save();
+	document.translate(...at(set.x, set.baseline));
+	if (mark.turned) document.rotate(-90);
+	let x = mark.align === 'center' ? -width / 2 : 0;
 	for (const part of parts) {
 		document
 			.font(part.face, size)
-			.text(part.text, x, y, { lineBreak: false, baseline: 'alphabetic' });
+			.text(part.text, x, 0, { lineBreak: false, baseline: 'alphabetic' });
 		x += document.widthOfString(part.text);
 	}
+	document.restore();
 }
 
 /** Cuts a text where the face changes; a letter that no face has is written with the first. */

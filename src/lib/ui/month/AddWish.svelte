@@ -21,7 +21,7 @@
 					class="cursor-pointer px-3 py-1.5 data-highlighted:bg-chosen"
 				>
 					<span class="block font-serif text-lg leading-tight">{kind.name}</span>
-					<span class="block text-sm text-ink-soft">{kind.purpose}</span>
+					<span class="block text-sm text-ink-soft">{kind.about}</span>
 				</DropdownMenu.Item>
 			{/each}
 		</DropdownMenu.Content>

@@ -23,13 +23,7 @@
 </script>
 
 {#each tints as tint, index (index)}
-	<rect
-		x={tint.x}
-		y={tint.y}
-		width={tint.w}
-		height={tint.h}
-		class={tint.tone === 'rest' ? 'fill-(--tint-rest)' : 'fill-(--tint-art)'}
-	/>
+	<rect x={tint.x} y={tint.y} width={tint.w} height={tint.h} style:fill="var(--tint-{tint.tone})" />
 {/each}
 <path d={strokes} class="fill-none stroke-ink" stroke-width="0.07" stroke-linecap="square" />
 {#each texts as { mark, set }, index (index)}
@@ -37,6 +31,7 @@
 		x={set.x}
 		y={set.baseline}
 		font-size={set.size}
+		transform={mark.turned ? `rotate(-90 ${set.x} ${set.baseline})` : undefined}
 		text-anchor={mark.align === 'center' ? 'middle' : 'start'}
 		class="fill-ink {mark.style === 'lettering' ? 'font-serif' : 'font-hand'}">{mark.text}</text
 	>

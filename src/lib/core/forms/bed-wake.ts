@@ -1,0 +1,71 @@
+import { grid, move, type Mark } from '../draw';
+import { pageForm, type Setting } from './form';
+import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { hourLabels } from './hours';
+import { titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+
+const header = 1;
+const usualHours = 8;
+const bedFrom = 20;
+const wakeFrom = 4;
+
+/**
+ * Two charts side by side, one of bedtimes and one of times of waking, each label 2 + hours wide, without
+ * totals: with 8 hours 2 × (2 + 8) = 20. The first axis starts at 20 o'clock, or where `from` says; the
+ * second 8 hours later. (Common practice.)
+ */
+export const bedWake = pageForm({
+	id: 'bed-wake',
+	name: 'Bedtime and waking',
+	fields: ['title', 'from', 'hours'],
+	least: (setting) => ({
+		w: 2 * (dayLabelWidth + (setting.wish.hours ?? 4)),
+		h: titleRows(setting) + header + setting.month.days
+	}),
+	layouts: (setting, there) => {
+		const top = titleRows(setting);
+		const { days } = setting.month;
+		const count =
+			setting.wish.hours ?? Math.min(usualHours, Math.floor(there.w / 2) - dayLabelWidth);
+		if (count < 4 && setting.wish.hours === undefined) return [];
+		const one = dayLabelWidth + count;
+		const size = { w: 2 * one, h: top + header + days };
+		const start = setting.wish.from ?? bedFrom;
+		return [
+			{
+				size,
+				discomfort: count >= usualHours ? 0 : 20,
+				facts: {
+					hours: count,
+					rows: days,
+					header,
+					title: top,
+					days,
+					across: 2,
+					over: there.w - size.w
+				},
+				why: [
+					`2 × (${dayLabelWidth} + ${count}) = ${size.w} of ${there.w} across`,
+					`${titleSum(top)}header ${header} + ${days} days = ${size.h} of ${there.h} down`
+				],
+				marks: () => [
+					...titleMarks(setting, size.w, false),
+					...chart(setting, start, count, top),
+					...chart(setting, (start + wakeFrom + 4) % 24, count, top).map((mark) =>
+						move(mark, { x: one, y: 0 })
+					)
+				]
+			}
+		];
+	}
+});
+
+function chart(setting: Setting, start: number, count: number, top: number): Mark[] {
+	const { days } = setting.month;
+	return [
+		...hourLabels(start, count, 1, { x: dayLabelWidth, y: top }),
+		...dayColumn(setting, daysFrom(1, days), { x: 0, y: top + header }),
+		...grid({ x: dayLabelWidth, y: top + header }, { w: 1, h: 1 }, count, days)
+	];
+}

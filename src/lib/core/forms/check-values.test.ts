@@ -1,0 +1,283 @@
+import { describe, expect, test } from 'vitest';
+import { defaultHand } from '../hand';
+import { monthShape, type WeekStart, type YearMonth } from '../month';
+import {
+	formById,
+	hexagonColour,
+	hexagonField,
+	type FormParameters,
+	type Layouts,
+	type Room,
+	type Setting
+} from '.';
+
+// All values here are common practice.
+
+const may: YearMonth = { year: 2027, month: 5 };
+const april: YearMonth = { year: 2027, month: 4 };
+const february: YearMonth = { year: 2027, month: 2 };
+const june: YearMonth = { year: 2027, month: 6 };
+
+function answer(
+	id: string,
+	wish: FormParameters,
+	room: Room,
+	month = may,
+	weekStart: WeekStart = 'monday'
+): Layouts {
+	const form = formById(id);
+	if (!form) throw new Error(id);
+	const setting: Setting = {
+		month: monthShape(month, weekStart),
+		hand: defaultHand,
+		locale: 'en',
+		wish
+	};
+	return form.layouts(setting, room);
+}
+
+function best(...args: Parameters<typeof answer>) {
+	const found = answer(...args);
+	if (!found.fits) throw new Error(found.misfit.reason);
+	const { room, facts } = found.layouts[0];
+	const size = room.span === 'page' ? { w: room.w, h: room.h } : undefined;
+	return { ...facts, size, room };
+}
+
+const lacking = (...args: Parameters<typeof answer>) => {
+	const found = answer(...args);
+	return found.fits ? undefined : found.misfit.lacking;
+};
+
+const page = (w: number, h: number): Room => ({ span: 'page', w, h });
+const spread = (left: number, right: number, h = 40, gutter = 2): Room => ({
+	span: 'spread',
+	left: { w: left, h },
+	right: { w: right, h },
+	gutter
+});
+const items = (count: number, letters = 5) =>
+	Array.from({ length: count }, (_, n) => ({
+		name: 'abcdefghijkl'.slice(0, letters - 1) + (n % 10),
+		symbol: '*'
+	}));
+
+describe('calendars', () => {
+	test('six columns: 4 wide with 4 over on 28, 0 over on 24; 24 high with a header of 4 for five weeks', () => {
+		expect(best('six-column-grid', {}, page(28, 40))).toMatchObject({ cell: { w: 4 }, over: 4 });
+		expect(best('six-column-grid', {}, page(24, 34))).toMatchObject({ cell: { w: 4 }, over: 0 });
+		const five = { header: 4, cell: { w: 4, h: 4 } };
+		expect(best('six-column-grid', five, page(28, 40), april)).toMatchObject({ size: { h: 24 } });
+	});
+
+	test('six columns are counted from Monday, and every shared cell holds both days', () => {
+		const found = answer('six-column-grid', {}, page(28, 40), may, 'sunday');
+		if (!found.fits) throw new Error(found.misfit.reason);
+		const [marks = []] = found.layouts[0].marks();
+		const dates = marks.flatMap((mark) =>
+			mark.kind === 'text' && mark.style === 'figure' ? [[Number(mark.text), mark.x, mark.y]] : []
+		);
+		expect(dates).toHaveLength(31);
+		const at = (day: number) => dates.find(([date]) => date === day);
+		// 1 May 2027 is a Saturday, 2 May the Sunday below it.
+		expect(at(1)?.[1]).toBe(20);
+		expect(at(2)?.[1]).toBe(20);
+		expect(at(2)?.[2]).toBeGreaterThan(at(1)?.[2] ?? 0);
+		expect(at(3)?.[1]).toBe(0);
+	});
+
+	test('weekdays down: 5 × 5 in 28 × 36 for five weeks; 3 wide on 24 for six', () => {
+		expect(best('weekday-rows', {}, page(28, 36), april).cell).toEqual({ w: 5, h: 5 });
+		expect(best('weekday-rows', {}, page(24, 34)).cell?.w).toBe(3);
+	});
+
+	test('a month list of 31 days is 33 high, of 34 too; in 29 rows two parts of 16 + 2', () => {
+		expect(best('month-list', {}, page(28, 40))).toMatchObject({ across: 1, size: { h: 33 } });
+		expect(best('month-list', {}, page(28, 34))).toMatchObject({ across: 1, size: { h: 33 } });
+		expect(best('month-list', {}, page(28, 29))).toMatchObject({
+			across: 2,
+			rows: 16,
+			size: { h: 18 }
+		});
+	});
+
+	test('five weeks of boxes in 40 − 4 are 7 high, 1 over', () => {
+		expect(best('week-boxes-list', { title: 'Well?' }, page(28, 40), april)).toMatchObject({
+			title: 4,
+			cell: { h: 7 },
+			over: 1
+		});
+	});
+});
+
+describe('habits', () => {
+	test('days down with labels of 10 letters: 5 + 31 = 36 of 40; on 34 symbols: 32', () => {
+		const ten = { items: items(6, 10) };
+		expect(best('matrix-days-down', ten, page(28, 40))).toMatchObject({
+			label: 5,
+			size: { w: 8, h: 36 }
+		});
+		expect(best('matrix-days-down', ten, page(28, 34))).toMatchObject({
+			label: 1,
+			size: { h: 32 }
+		});
+	});
+
+	test('days across with labels of 6: 22 days left and 9 right, never on one page of 28', () => {
+		const six = { items: items(4, 12) };
+		expect(best('matrix-days-across', six, spread(28, 28))).toMatchObject({
+			label: 6,
+			split: [22, 9]
+		});
+		expect(lacking('matrix-days-across', six, page(28, 40))).toEqual({ w: 4, h: 0 });
+		expect(best('matrix-days-across', six, page(37, 40)).days).toBe(31);
+	});
+
+	test('strips of 12: 7 + 12 + 12 and 5 free; 30 days 6 free; 28 days 4 and 8 free', () => {
+		const one = { items: items(1) };
+		expect(best('strips', one, page(28, 40))).toMatchObject({ rows: 3, first: 7, free: 5 });
+		expect(best('strips', one, page(28, 40), april)).toMatchObject({ first: 6, free: 6 });
+		expect(best('strips', one, page(28, 40), february)).toMatchObject({ first: 4, free: 8 });
+	});
+
+	test('strips of 10: 1 and 9 free for 31 days; no room for a name with 30', () => {
+		const ten = { items: items(1), across: 10 };
+		expect(best('strips', ten, page(28, 40))).toMatchObject({ first: 1, free: 9 });
+		expect(answer('strips', ten, page(28, 40), june).fits).toBe(false);
+	});
+
+	test('eight strips with gaps of 1 are 31 high; two abreast are 25 wide', () => {
+		expect(best('strips', { items: items(8) }, page(24, 40)).size).toEqual({ w: 12, h: 31 });
+		expect(best('strips', { items: items(8) }, page(25, 40))).toMatchObject({
+			abreast: 2,
+			size: { w: 25, h: 15 }
+		});
+	});
+
+	test('May 2027 from Monday has 6 weekly boxes; n a week are capped at the days present', () => {
+		const weekly = { items: [{ name: 'Bread', rhythm: 'weekly' as const }] };
+		expect(best('rhythm-boxes', weekly, page(28, 40)).capacity).toBe(6);
+		const thrice = { items: [{ name: 'Walk', rhythm: 'times-a-week' as const, goal: 3 }] };
+		// The first week holds two days, the last one.
+		expect(best('rhythm-boxes', thrice, page(28, 40)).capacity).toBe(2 + 3 * 4 + 1);
+		const monthly = { items: [{ name: 'Oil', rhythm: 'monthly' as const }] };
+		expect(best('rhythm-boxes', monthly, page(28, 40)).capacity).toBe(1);
+	});
+
+	test('a ring has a cell for each day', () => {
+		for (const month of [may, april, february]) {
+			const found = answer('ring', {}, page(28, 40), month);
+			if (!found.fits) throw new Error(found.misfit.reason);
+			const { across = 0, down = 0, days = 0 } = found.layouts[0].facts;
+			expect(2 * (across + down) - 4 - days).toBeGreaterThanOrEqual(0);
+			expect(2 * (across + down) - 4 - days).toBeLessThanOrEqual(1);
+		}
+	});
+});
+
+describe('cells, lines, bars and hours', () => {
+	test('dot hexagons of 4 on 28 × 40: 9 columns, 86 places', () => {
+		expect(hexagonField({ w: 28, h: 40 }, 4)).toEqual({ columns: 9, rows: [10, 9], places: 86 });
+	});
+
+	test('three colours keep neighbouring hexagons apart', () => {
+		const { columns, rows } = hexagonField({ w: 28, h: 40 }, 4);
+		for (let column = 0; column < columns; column++)
+			for (let row = 0; row < (rows[column % 2] ?? 0); row++) {
+				const lower = column % 2;
+				// The hexagon below, and the two that touch on the right.
+				const neighbours = [
+					[column, row + 1],
+					[column + 1, row - 1 + lower],
+					[column + 1, row + lower]
+				] as const;
+				for (const [c, r] of neighbours)
+					expect(hexagonColour(c, r)).not.toBe(hexagonColour(column, row));
+			}
+	});
+
+	test('a hexagon month has exactly as many cells as days, all corners on dots', () => {
+		for (const [month, days] of [
+			[may, 31],
+			[february, 28]
+		] as const) {
+			const found = answer('day-cells', { shape: 'hexagon' }, page(28, 40), month);
+			if (!found.fits) throw new Error(found.misfit.reason);
+			const [marks = []] = found.layouts[0].marks();
+			const dates = marks.filter((mark) => mark.kind === 'text' && mark.style === 'figure');
+			expect(dates).toHaveLength(days);
+		}
+	});
+
+	test('lines of 1: 33 high; lines of 2 over two pages: 16 and 15 days, 34 and 32 high', () => {
+		expect(best('day-lines', { lineHeight: 1 }, page(28, 40)).size?.h).toBe(33);
+		const two = best('day-lines', { lineHeight: 2 }, spread(28, 28));
+		expect(two.split).toEqual([16, 15]);
+		expect(two.room).toMatchObject({ left: { h: 34 }, right: { h: 32 } });
+	});
+
+	test('24 hours take 28 exactly; 24 squares hold 20 hours', () => {
+		expect(best('hours', {}, page(28, 40))).toMatchObject({ hours: 24, size: { w: 28 } });
+		expect(best('hours', {}, page(24, 34))).toMatchObject({ hours: 20, over: 0 });
+	});
+
+	test('bedtime and waking of 8 hours each are 20 wide', () => {
+		expect(best('bed-wake', { hours: 8 }, page(28, 40)).size?.w).toBe(20);
+	});
+});
+
+describe('tables', () => {
+	const columns = (item: number, ...more: number[]) => [
+		{ name: 'Item', width: item },
+		...more.map((width, index) => ({ name: `c${index}`, width }))
+	];
+
+	test('6 + 3 + 3 twice with a gap of 2: 26 wide, 35 rows, 70 entries', () => {
+		const found = best('table', { title: 'Spending', columns: columns(6, 3, 3) }, page(28, 40));
+		expect(found).toMatchObject({ abreast: 2, gap: 2, rows: 35, capacity: 70, size: { w: 26 } });
+	});
+
+	test('with a date column 14 twice is 29, too wide for 28; with 5 it is 28 exactly', () => {
+		expect(best('table', { columns: columns(6, 3, 3, 2) }, page(28, 40)).abreast).toBe(1);
+		expect(lacking('table', { columns: columns(6, 3, 3, 2), tables: 2 }, page(28, 40))?.w).toBe(1);
+		expect(best('table', { columns: columns(5, 3, 3, 2) }, page(28, 40))).toMatchObject({
+			abreast: 2,
+			gap: 2,
+			over: 0
+		});
+	});
+
+	test('a table lasts for as many entries as asked for', () => {
+		const wish = { columns: columns(6, 3, 3), entries: 31 };
+		expect(best('table', wish, page(28, 40))).toMatchObject({ rows: 16, capacity: 32 });
+	});
+
+	test('too many columns are said before anything is drawn', () => {
+		const wish = { columns: Array.from({ length: 12 }, (_, n) => ({ name: `c${n}`, width: 3 })) };
+		expect(lacking('table', wish, page(28, 40))).toEqual({ w: 8, h: 0 });
+	});
+});
+
+describe('weeks', () => {
+	test('eight rows of 5 on 40; of 4 on 34, 2 over', () => {
+		expect(best('week-rows', {}, page(28, 40))).toMatchObject({ cell: { h: 5 }, over: 0 });
+		expect(best('week-rows', {}, page(24, 34))).toMatchObject({ cell: { h: 4 }, over: 2 });
+	});
+
+	test('columns 7 wide on 28, 6 on 24; over the fold 8', () => {
+		expect(best('week-columns', {}, spread(28, 28)).cell?.w).toBe(7);
+		expect(best('week-columns', {}, spread(24, 24, 34)).cell?.w).toBe(6);
+		expect(best('week-columns', { shape: 'over-fold' }, spread(28, 28)).cell?.w).toBe(8);
+	});
+
+	test('boxes with a frame 5 in and a gap of 1 are 11 wide', () => {
+		expect(best('week-boxes', { frame: 5 }, spread(28, 28)).cell?.w).toBe(11);
+	});
+
+	test('a box 9 wide over the fold is drawn 7 wide', () => {
+		expect(best('week-staggered', {}, spread(28, 28))).toMatchObject({
+			cell: { w: 9, h: 13 },
+			used: 7
+		});
+	});
+});

@@ -1,0 +1,102 @@
+import { line, type Mark } from '../draw';
+import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { rowLines, titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+
+const header = 2;
+const leastText = 6;
+
+/**
+ * A line a day: header 2 + days × 1 or 2 squares, number and initial at the left, every second line
+ * tinted. Over a spread the first half of the month stands left. Lines are 1 high unless asked for.
+ * (Common practice.)
+ */
+export const dayLines: Form = {
+	id: 'day-lines',
+	name: 'A line a day',
+	spans: ['page', 'spread'],
+	fields: ['title', 'lineHeight'],
+	layouts: (setting, room) => {
+		const there = pageSize(room);
+		const top = titleRows(setting);
+		const { days } = setting.month;
+		const left = room.span === 'page' ? days : Math.ceil(days / 2);
+		const heights = setting.wish.lineHeight ? [setting.wish.lineHeight] : [2, 1];
+		const width = room.span === 'page' ? room.w : Math.min(room.left.w, room.right.w);
+		const layouts = heights.flatMap((height): Layout[] => {
+			const down = top + header + left * height;
+			const right = top + header + (days - left) * height;
+			const fits =
+				room.span === 'page' ? down <= room.h : down <= room.left.h && right <= room.right.h;
+			if (!fits || width < dayLabelWidth + leastText) return [];
+			return [
+				{
+					room:
+						room.span === 'page'
+							? { span: 'page', w: room.w, h: down }
+							: {
+									...room,
+									left: { w: room.left.w, h: down },
+									right: { w: room.right.w, h: right }
+								},
+					discomfort: (height === 1 ? 10 : 0) + (width < 14 ? 15 : 0),
+					stretches: false,
+					facts: {
+						rows: left,
+						lineHeight: height,
+						header,
+						title: top,
+						days,
+						capacity: days,
+						...(room.span === 'spread' ? { split: [left, days - left] as const } : {})
+					},
+					why: [
+						`${titleSum(top)}header ${header} + ${left} × ${height} = ${down} of ${there.h} down`,
+						...(room.span === 'spread' ? [`right: ${days - left} days, ${right} down`] : [])
+					],
+					marks: () =>
+						room.span === 'page'
+							? [lines(setting, daysFrom(1, days), room.w, height)]
+							: [
+									lines(setting, daysFrom(1, left), room.left.w, height),
+									lines(
+										{ ...setting, wish: { ...setting.wish, title: undefined } },
+										daysFrom(left + 1, days),
+										room.right.w,
+										height,
+										top
+									)
+								]
+				}
+			];
+		});
+		return ranked(layouts, () =>
+			tooSmall(
+				'A line a day',
+				{ w: dayLabelWidth + leastText, h: top + header + left * (setting.wish.lineHeight ?? 1) },
+				there
+			)
+		);
+	}
+};
+
+function lines(
+	setting: Setting,
+	days: readonly number[],
+	w: number,
+	height: number,
+	top = titleRows(setting)
+): Mark[] {
+	const y = top + header;
+	const tints = days.flatMap((_, row): Mark[] =>
+		row % 2 === 1 ? [{ kind: 'tint', tone: 'line', x: 0, y: y + row * height, w, h: height }] : []
+	);
+	return [
+		...tints,
+		...titleMarks(setting, w, false),
+		...dayColumn(setting, days, { x: 0, y }, height),
+		...rowLines({ x: 0, y, w, h: 0 }, height, days.length),
+		line(dayLabelWidth, y, dayLabelWidth, y + days.length * height)
+	];
+}

@@ -1,0 +1,86 @@
+import { grid, line, text, type Mark } from '../draw';
+import { pageForm, type Setting } from './form';
+import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+
+const total = 2;
+const header = 1;
+/** An axis from evening to evening breaks no night (common practice). */
+const usualStart = 18;
+const leastHours = 8;
+
+/**
+ * Days down, hours across: label 2 + hours × squares an hour + total 2. The axis starts at 18 o'clock
+ * unless `from` says otherwise; where not all 24 hours fit, as many as do. (Common practice.)
+ */
+export const hours = pageForm({
+	id: 'hours',
+	name: 'Hours of each day',
+	fields: ['title', 'from', 'hours'],
+	least: (setting) => ({
+		w: dayLabelWidth + (setting.wish.hours ?? leastHours) + total,
+		h: titleRows(setting) + header + setting.month.days
+	}),
+	layouts: (setting, there) => {
+		const top = titleRows(setting);
+		const { days } = setting.month;
+		const most = there.w - dayLabelWidth - total;
+		const count = setting.wish.hours ?? Math.min(24, most);
+		if (count < (setting.wish.hours ? 1 : leastHours)) return [];
+		const each = Math.max(1, Math.min(2, Math.floor(most / count)));
+		return [...new Set([each, 1])].map((wide) => {
+			const size = { w: dayLabelWidth + count * wide + total, h: top + header + days };
+			return {
+				size,
+				discomfort: count >= 24 ? 0 : count >= 16 ? 10 : 30,
+				facts: {
+					hours: count,
+					rows: days,
+					header,
+					title: top,
+					days,
+					cell: { w: wide, h: 1 },
+					over: there.w - size.w
+				},
+				why: [
+					`days ${dayLabelWidth} + ${count} hours × ${wide} + total ${total} = ${size.w} of ${there.w} across`,
+					`${titleSum(top)}header ${header} + ${days} days = ${size.h} of ${there.h} down`
+				],
+				marks: () => [...titleMarks(setting, size.w, false), ...chart(setting, top, count, wide)]
+			};
+		});
+	}
+});
+
+function chart(setting: Setting, top: number, count: number, wide: number): Mark[] {
+	const { days } = setting.month;
+	const start = setting.wish.from ?? usualStart;
+	const y = top + header;
+	const end = dayLabelWidth + count * wide;
+	return [
+		...hourLabels(start, count, wide, { x: dayLabelWidth, y: top }),
+		text('Σ', { x: end, y: top, w: total, h: 1 }, 'hand'),
+		...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
+		...grid({ x: dayLabelWidth, y }, { w: wide, h: 1 }, count, days),
+		...Array.from({ length: days + 1 }, (_, row) => line(end, y + row, end + total, y + row)),
+		line(end + total, y, end + total, y + days)
+	];
+}
+
+/** Every second hour's number, at its line. */
+export function hourLabels(
+	start: number,
+	count: number,
+	wide: number,
+	at: { x: number; y: number }
+): Mark[] {
+	const step = wide === 1 ? 2 : 1;
+	return Array.from({ length: Math.ceil(count / step) }, (_, index) =>
+		text(
+			String((start + index * step) % 24),
+			{ x: at.x + index * step * wide, y: at.y, w: 1, h: 1 },
+			'figure'
+		)
+	);
+}

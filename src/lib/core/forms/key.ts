@@ -1,0 +1,69 @@
+import { frame, line, text, type Level, type Mark } from '../draw';
+import { textWidth } from '../hand';
+import type { Dot, Size } from '../paper';
+import type { Setting } from './form';
+
+const levelNames: readonly Level[] = [
+	'level-1',
+	'level-2',
+	'level-3',
+	'level-4',
+	'level-5',
+	'level-6'
+];
+const usual = ['bright', 'steady', 'tired', 'low', 'stormy'];
+const swatch = 2;
+
+/** A key laid out in columns of equal width. */
+export interface Key extends Size {
+	readonly names: readonly string[];
+	readonly columns: number;
+	readonly entry: number;
+}
+
+/** Names of a key, 4 to 6: those of the wish, or usual ones. */
+export function levelsOf({ wish }: Setting): readonly string[] {
+	const names = wish.levels ?? usual;
+	return names.length >= 4 ? names.slice(0, 6) : usual;
+}
+
+/** The key in a width: a swatch of 2 × 2 squares and a name for each level; undefined when too narrow. */
+export function keyIn(setting: Setting, width: number): Key | undefined {
+	const names = levelsOf(setting);
+	const entry = swatch + Math.max(...names.map((name) => textWidth(name, setting.hand))) + 1;
+	const columns = Math.min(names.length, Math.floor((width + 1) / entry));
+	if (columns < 1) return undefined;
+	return {
+		names,
+		columns,
+		entry,
+		w: columns * entry - 1,
+		h: Math.ceil(names.length / columns) * (swatch + 1) - 1
+	};
+}
+
+/** The key's swatches with their patterns, so that they also tell apart in black ink, and names. */
+export function keyMarks({ names, columns, entry }: Key, at: Dot): Mark[] {
+	return names.flatMap((name, index): Mark[] => {
+		const x = at.x + (index % columns) * entry;
+		const y = at.y + Math.floor(index / columns) * (swatch + 1);
+		const tone = levelNames[index] ?? 'level-1';
+		return [
+			{ kind: 'tint', tone, x, y, w: swatch, h: swatch },
+			...frame({ x, y, w: swatch, h: swatch }),
+			...pattern(index, x, y),
+			text(name, { x: x + swatch, y, w: entry - swatch - 1, h: 1 }, 'hand', 'start')
+		];
+	});
+}
+
+/** Patterns from dot to dot inside 2 × 2 squares: none, a slant, a cross, a stroke, a plus, all. */
+function pattern(index: number, x: number, y: number): Mark[] {
+	const slant = line(x, y + 2, x + 2, y);
+	const back = line(x, y, x + 2, y + 2);
+	const across = line(x, y + 1, x + 2, y + 1);
+	const down = line(x + 1, y, x + 1, y + 2);
+	return (
+		[[], [slant], [slant, back], [across], [across, down], [slant, back, across, down]][index] ?? []
+	);
+}

@@ -1,0 +1,69 @@
+import { grid, type Mark } from '../draw';
+import { pageForm, type Setting } from './form';
+import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { itemsOf, labelsOf, type Labels } from './labels';
+import { titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+
+/**
+ * Days down, items across, a square each: label height ceil(longest label / letters per square) + days
+ * high, 2 + items wide; labels are written upwards. Where names are too long, short forms or symbols
+ * stand for them. (Common practice.)
+ */
+export const matrixDaysDown = pageForm({
+	id: 'matrix-days-down',
+	name: 'Days down, habits across',
+	fields: ['title', 'items'],
+	least: (setting) => {
+		const shortest = labelsOf(setting).at(-1);
+		return {
+			w: dayLabelWidth + itemsOf(setting).length,
+			h: titleRows(setting) + (shortest?.width ?? 1) + setting.month.days
+		};
+	},
+	layouts: (setting, there) => {
+		const top = titleRows(setting);
+		const { days } = setting.month;
+		const count = itemsOf(setting).length;
+		return labelsOf(setting).map((labels) => {
+			const size = { w: dayLabelWidth + count, h: top + labels.width + days };
+			return {
+				size,
+				discomfort: labels.discomfort,
+				facts: {
+					rows: days,
+					across: count,
+					label: labels.width,
+					title: top,
+					days,
+					capacity: count
+				},
+				why: [
+					`${titleSum(top)}${labels.what} ${labels.width} + ${days} days = ${size.h} of ${there.h} down`,
+					`days ${dayLabelWidth} + ${count} = ${size.w} of ${there.w} across`
+				],
+				marks: () => [...titleMarks(setting, size.w, false), ...matrix(setting, labels, top)]
+			};
+		});
+	}
+});
+
+function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[] {
+	const { days } = setting.month;
+	const y = top + width;
+	return [
+		...labels.map((label, index): Mark => ({
+			kind: 'text',
+			text: label,
+			style: 'hand',
+			align: 'start',
+			turned: width > 1,
+			x: dayLabelWidth + index,
+			y: top,
+			w: 1,
+			h: width
+		})),
+		...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
+		...grid({ x: dayLabelWidth, y }, { w: 1, h: 1 }, labels.length, days)
+	];
+}

@@ -1,0 +1,101 @@
+import { grid, text, type Mark } from '../draw';
+import { cellOf } from '../month';
+import { pageForm, type Setting } from './form';
+import { itemsOf, labelsOf } from './labels';
+import { titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+import type { Item } from './wish';
+
+/** Days of the month in each row of its grid. */
+function daysByWeek({ month }: Setting): number[] {
+	const counts = Array.from({ length: month.weeks }, () => 0);
+	for (let day = 1; day <= month.days; day++) {
+		const { row } = cellOf(month, day);
+		counts[row] = (counts[row] ?? 0) + 1;
+	}
+	return counts;
+}
+
+/** Boxes of a habit, gathered as they are ruled: by week where the rhythm is weekly. */
+export function boxesOf(item: Item, setting: Setting): number[] {
+	const weeks = daysByWeek(setting);
+	switch (item.rhythm ?? 'weekly') {
+		case 'monthly':
+			return [1];
+		case 'times-a-week':
+			return weeks.map((days) => Math.min(days, item.goal ?? 3));
+		case 'daily':
+		case 'threshold':
+			return weeks;
+		case 'times-a-day':
+			return weeks.map((days) => days * Math.min(3, item.goal ?? 2));
+		case 'now-and-then':
+			return [Math.min(12, item.goal ?? 4)];
+		case 'weekly':
+			return weeks.map(() => 1);
+	}
+}
+
+/** Width of a row of boxes: groups of several are a square apart, single boxes touch. */
+function rowWidth(groups: readonly number[]): number {
+	const apart = groups.some((count) => count > 1) ? groups.length - 1 : 0;
+	return groups.reduce((sum, count) => sum + count, 0) + apart;
+}
+
+/**
+ * A row of boxes for each habit by its rhythm: a box a week, one a month, n a week (no more than the
+ * week has days in the month). Rows are a square apart. (Common practice.)
+ */
+export const rhythmBoxes = pageForm({
+	id: 'rhythm-boxes',
+	name: 'Boxes by rhythm',
+	fields: ['title', 'items'],
+	least: (setting) => {
+		const items = itemsOf(setting);
+		const widest = Math.max(...items.map((item) => rowWidth(boxesOf(item, setting))));
+		const shortest = labelsOf(setting).at(-1)?.width ?? 1;
+		return { w: shortest + 1 + widest, h: titleRows(setting) + 2 * items.length - 1 };
+	},
+	layouts: (setting, there) => {
+		const items = itemsOf(setting);
+		const top = titleRows(setting);
+		const groups = items.map((item) => boxesOf(item, setting));
+		const widest = Math.max(...groups.map(rowWidth));
+		return labelsOf(setting).map((labels) => {
+			const size = { w: labels.width + 1 + widest, h: top + 2 * items.length - 1 };
+			return {
+				size,
+				discomfort: labels.discomfort,
+				facts: {
+					rows: items.length,
+					label: labels.width,
+					weeks: setting.month.weeks,
+					title: top,
+					capacity: groups.flat().reduce((sum, count) => sum + count, 0)
+				},
+				why: [
+					`labels ${labels.width} + 1 + boxes ${widest} = ${size.w} of ${there.w} across`,
+					`${titleSum(top)}${items.length} rows, 1 apart = ${size.h} of ${there.h} down`,
+					...items.map((item, index) => `${item.name}: ${(groups[index] ?? []).join(' + ')} boxes`)
+				],
+				marks: () => [
+					...titleMarks(setting, size.w, false),
+					...labels.labels.map((label, row) =>
+						text(label, { x: 0, y: top + 2 * row, w: labels.width, h: 1 }, 'hand', 'start')
+					),
+					...groups.flatMap((counts, row) => boxRow(counts, labels.width + 1, top + 2 * row))
+				]
+			};
+		});
+	}
+});
+
+function boxRow(groups: readonly number[], x: number, y: number): Mark[] {
+	const apart = groups.some((count) => count > 1) ? 1 : 0;
+	let at = x;
+	return groups.flatMap((count) => {
+		const marks = grid({ x: at, y }, { w: 1, h: 1 }, count, 1);
+		at += count + apart;
+		return count > 0 ? marks : [];
+	});
+}

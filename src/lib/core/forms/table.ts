@@ -1,0 +1,111 @@
+import { move, text, type Mark } from '../draw';
+import { textWidth } from '../hand';
+import { pageForm, type Setting } from './form';
+import { columnLines, rowLines, titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+import type { Column } from './wish';
+
+const header = 1;
+const usualGap = 2;
+const leastRows = 5;
+const samples: readonly Column[] = [
+	{ name: 'What', width: 6 },
+	{ name: 'How much', width: 4 }
+];
+
+/** Columns of a table with their widths: as given, or as wide as the name in the person's hand. */
+function columnsOf({ wish, hand }: Setting): Required<Column>[] {
+	const columns = wish.columns && wish.columns.length > 0 ? wish.columns : samples;
+	return columns.map(({ name, width }) => ({
+		name,
+		width: width ?? Math.max(1, textWidth(name, hand))
+	}));
+}
+
+function widthOf(setting: Setting): number {
+	return columnsOf(setting).reduce((sum, { width }) => sum + width, 0);
+}
+
+/**
+ * A table, t times side by side with gaps of 2 (1 if it must): title 4, header 1, rows of 1 square. It
+ * takes as many rows as fit, or as many as `entries` need; a table that stands alone is as wide as its
+ * columns. Capacity is t × rows. (Common practice.)
+ */
+export const table = pageForm({
+	id: 'table',
+	name: 'Table',
+	fields: ['title', 'columns', 'tables', 'entries'],
+	least: (setting) => {
+		const t = setting.wish.tables ?? 1;
+		const rows = setting.wish.entries ? Math.ceil(setting.wish.entries / t) : leastRows;
+		return { w: t * widthOf(setting) + (t - 1), h: titleRows(setting) + header + rows };
+	},
+	layouts: (setting, there) => {
+		const top = titleRows(setting);
+		const one = widthOf(setting);
+		const { tables, entries, gap: wanted } = setting.wish;
+		const least = wanted ?? 1;
+		const most = tables ?? Math.max(1, Math.min(4, Math.floor((there.w + least) / (one + least))));
+		const counts = tables ? [tables] : Array.from({ length: most }, (_, index) => most - index);
+		return counts.flatMap((t) => {
+			const gap = wanted ?? (t * one + (t - 1) * usualGap <= there.w ? usualGap : 1);
+			const free = there.h - top - header;
+			const needed = entries === undefined ? undefined : Math.ceil(entries / t);
+			const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed];
+			return heights
+				.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
+				.map((rows) => {
+					const size = { w: t * one + (t - 1) * gap, h: top + header + rows };
+					const capacity = t * rows;
+					return {
+						size,
+						discomfort:
+							(gap < usualGap && t > 1 ? 5 : 0) +
+							(needed === undefined && rows < free ? 10 : 0) +
+							10 * (most - t),
+						facts: {
+							abreast: t,
+							rows,
+							header,
+							title: top,
+							capacity,
+							gap: t > 1 ? gap : 0,
+							over: there.w - size.w
+						},
+						why: [
+							`${columnsOf(setting)
+								.map(({ name, width }) => `${name} ${width}`)
+								.join(' + ')} = ${one}`,
+							`${t} × ${one}${t > 1 ? ` + ${t - 1} × ${gap}` : ''} = ${size.w} of ${there.w} across`,
+							`${titleSum(top)}header ${header} + ${rows} rows = ${size.h} of ${there.h} down`,
+							`${t} × ${rows} = ${capacity} entries${entries === undefined ? '' : ` for ${entries} wanted`}`
+						],
+						marks: () => [
+							...titleMarks(setting, size.w, false),
+							...Array.from({ length: t }, (_, index) => index).flatMap((index) =>
+								oneTable(setting, top, rows).map((mark) =>
+									move(mark, { x: index * (one + gap), y: 0 })
+								)
+							)
+						]
+					};
+				});
+		});
+	}
+});
+
+function oneTable(setting: Setting, top: number, rows: number): Mark[] {
+	const columns = columnsOf(setting);
+	const widths = columns.map(({ width }) => width);
+	let x = 0;
+	const names = columns.map(({ name, width }) => {
+		const mark = text(name, { x, y: top, w: width, h: header }, 'hand', 'start');
+		x += width;
+		return mark;
+	});
+	return [
+		...names,
+		...rowLines({ x: 0, y: top + header, w: x, h: 0 }, 1, rows),
+		...columnLines(0, top + header, rows, widths)
+	];
+}

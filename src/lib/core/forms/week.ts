@@ -1,0 +1,55 @@
+import { text, type TextMark } from '../draw';
+import { daysIn, addMonths, weekdayNames, weekNumbers } from '../month';
+import { letters, lettersIn } from '../hand';
+import type { Rect } from '../paper';
+import type { Setting } from './form';
+
+/** A day of a week: its date, in this month or a neighbouring one, and its weekday's names. */
+export interface WeekDay {
+	readonly date: number;
+	readonly inMonth: boolean;
+	readonly names: Readonly<Record<'long' | 'short' | 'narrow', string>>;
+}
+
+/** The week of the month that a wish is for, from 1, within the month's weeks. */
+export function weekOf({ wish, month }: Setting): number {
+	return Math.min(month.weeks, Math.max(1, wish.week ?? 1));
+}
+
+/** Number of that week in the year. */
+export function weekNumberOf(setting: Setting): number {
+	return weekNumbers(setting.month)[weekOf(setting) - 1] ?? 0;
+}
+
+/** The seven days of that week. */
+export function daysOfWeek(setting: Setting): WeekDay[] {
+	const { month, locale } = setting;
+	const first = 7 * (weekOf(setting) - 1) - month.lead + 1;
+	const before = daysIn(addMonths(month, -1));
+	return Array.from({ length: 7 }, (_, index) => {
+		const day = first + index;
+		const name = (width: 'long' | 'short' | 'narrow') =>
+			weekdayNames(locale, month.weekStart, width)[index] ?? '';
+		return {
+			date: day < 1 ? before + day : day > month.days ? day - month.days : day,
+			inMonth: day >= 1 && day <= month.days,
+			names: { long: name('long'), short: name('short'), narrow: name('narrow') }
+		};
+	});
+}
+
+/** A day's name and date on the first row of its box, the longest name that fits. */
+export function dayHeading(setting: Setting, day: WeekDay, box: Rect): TextMark {
+	const most = lettersIn(box.w, setting.hand);
+	const fitting = (['long', 'short', 'narrow'] as const)
+		.map((width) => `${day.names[width]} ${day.date}`)
+		.find((heading) => letters(heading).length <= most);
+	const words = fitting ?? String(day.date);
+	return text(words, { x: box.x, y: box.y, w: box.w, h: 1 }, 'hand', 'start');
+}
+
+/** What stands in the box that is left over: the week's number. */
+export function spareHeading(setting: Setting, box: Rect): TextMark {
+	const words = box.w >= 4 ? `Week ${weekNumberOf(setting)}` : String(weekNumberOf(setting));
+	return text(words, { x: box.x, y: box.y, w: box.w, h: 1 }, 'hand', 'start');
+}

@@ -1,0 +1,71 @@
+import { grid, text, type Mark } from '../draw';
+import { cellOf, weekdayNames, weekNumbers } from '../month';
+import { cellDiscomfort, pageForm, type Setting } from './form';
+import { titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+
+const label = 2;
+const header = 1;
+
+/**
+ * Calendar with the weekdays down and the weeks across: label column 2, header 1, cells
+ * floor((W − 2) / weeks) × floor((H − 1) / 7); the header carries the week numbers. (Common practice.)
+ */
+export const weekdayRows = pageForm({
+	id: 'weekday-rows',
+	name: 'Weekdays down',
+	fields: ['title', 'cell'],
+	least: (setting) => {
+		const cell = setting.wish.cell ?? { w: 1, h: 1 };
+		return {
+			w: label + setting.month.weeks * cell.w,
+			h: titleRows(setting) + header + 7 * cell.h
+		};
+	},
+	layouts: (setting, there) => {
+		const { month, wish } = setting;
+		const top = titleRows(setting);
+		const w = wish.cell?.w ?? Math.floor((there.w - label) / month.weeks);
+		const h = wish.cell?.h ?? Math.floor((there.h - top - header) / 7);
+		if (w < 1 || h < 1) return [];
+		const size = { w: label + month.weeks * w, h: top + header + 7 * h };
+		return [
+			{
+				size,
+				discomfort: cellDiscomfort(Math.min(w, h)),
+				facts: {
+					cell: { w, h },
+					label,
+					header,
+					title: top,
+					weeks: month.weeks,
+					days: month.days,
+					lead: month.lead,
+					over: there.w - size.w
+				},
+				why: [
+					`labels ${label} + ${month.weeks} weeks × ${w} = ${size.w} of ${there.w} across`,
+					`${titleSum(top)}header ${header} + 7 × ${h} = ${size.h} of ${there.h} down`
+				],
+				marks: () => [...titleMarks(setting, size.w, false), ...cells(setting, top, w, h)]
+			}
+		];
+	}
+});
+
+function cells(setting: Setting, top: number, w: number, h: number): Mark[] {
+	const { month, locale } = setting;
+	const y = top + header;
+	const names = weekdayNames(locale, month.weekStart, 'narrow');
+	const marks: Mark[] = names.map((name, row) =>
+		text(name, { x: 0, y: y + row * h, w: label, h: 1 }, 'hand')
+	);
+	weekNumbers(month).forEach((number, week) =>
+		marks.push(text(String(number), { x: label + week * w, y: top, w, h: header }, 'figure'))
+	);
+	for (let day = 1; day <= month.days; day++) {
+		const { row: week, column } = cellOf(month, day);
+		marks.push(text(String(day), { x: label + week * w, y: y + column * h, w: 1, h: 1 }, 'figure'));
+	}
+	return [...marks, ...grid({ x: label, y }, { w, h }, month.weeks, 7)];
+}
