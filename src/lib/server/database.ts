@@ -39,6 +39,13 @@ export interface Tables {
 	notebook: NotebookTable;
 	month: MonthTable;
 	wish: WishTable;
+	own_kind: {
+		id: string;
+		name: string;
+		content: string;
+		created_at: string;
+		deleted_at: string | null;
+	};
 	setting: { name: string; content: string };
 	printer: { id: string; name: string; across_mm: number; down_mm: number };
 }

@@ -7,6 +7,7 @@ import {
 	flag,
 	measure,
 	weekStartSchema,
+	wishSchema,
 	wishesSchema,
 	words
 } from '$lib/core/formats';
@@ -23,6 +24,14 @@ export const monthContentSchema = record({
 
 /** A notebook as the screens send it. */
 export const notebookContentSchema = record({ notebook: notebookSchema }).required(missing);
+
+/** A name of something the person made. */
+export const nameSchema = record({ name: words(100).min(1, missing).required(missing) }).required(
+	missing
+);
+
+/** A kind of the person's own, as the screens send it. */
+export const ownKindSchema = nameSchema.shape({ wish: wishSchema });
 
 /** A printer and what the bars of the check sheet measure on its print. */
 export const printerSchema = record({

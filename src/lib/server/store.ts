@@ -1,6 +1,7 @@
 import { migrate, openDatabase, type Db } from './database';
 import { Months } from './months';
 import { Notebooks } from './notebooks';
+import { OwnKinds } from './own-kinds';
 import { PersonStore } from './person';
 
 /** Everything that is kept, over one database file. */
@@ -8,6 +9,7 @@ export interface Store {
 	readonly notebooks: Notebooks;
 	readonly months: Months;
 	readonly person: PersonStore;
+	readonly kinds: OwnKinds;
 	readonly close: () => Promise<void>;
 }
 
@@ -19,6 +21,7 @@ export async function openStore(file: string): Promise<Store> {
 		notebooks: new Notebooks(db),
 		months: new Months(db),
 		person: new PersonStore(db),
+		kinds: new OwnKinds(db),
 		close: () => db.destroy()
 	};
 }

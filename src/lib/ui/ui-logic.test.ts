@@ -5,7 +5,7 @@ import { planRun } from '../core/fit';
 import { parseNumber } from './fields/parse-number';
 import { localWeekStart } from './locale';
 import { begin, redo, step, undo, type History } from './month/history';
-import { itemsText, parseItems } from './month/items-text';
+import { columnLines, eventLines, goalLines, itemLines } from './month/field-lines';
 import { nearestDot } from './page/nearest-dot';
 import { openSpread } from './page/open-spread';
 
@@ -62,11 +62,38 @@ describe('undo', () => {
 	});
 });
 
-test('names are edited as lines, with a shorter form after a slash', () => {
-	const items = [{ name: 'Concertina' }, { name: 'Feed the dough', short: 'Dough' }];
-	expect(itemsText(items)).toBe('Concertina\nFeed the dough / Dough');
-	expect(parseItems(itemsText(items), items)).toEqual(items);
-	expect(parseItems('  \n A/B \n\nWalk / ', [])).toEqual([{ name: 'A/B' }, { name: 'Walk' }]);
+describe('lists are edited as lines', () => {
+	test('habits with a shorter form after a slash and a rhythm in brackets', () => {
+		const items = [
+			{ name: 'Concertina' },
+			{ name: 'Feed the dough', short: 'Dough', rhythm: 'times-a-week' as const, goal: 3 },
+			{ name: 'Oil', rhythm: 'monthly' as const }
+		];
+		const text = 'Concertina\nFeed the dough / Dough (3 a week)\nOil (monthly)';
+		expect(itemLines.write(items)).toBe(text);
+		expect(itemLines.read(text, [])).toEqual(items);
+		expect(itemLines.read('  \n A/B \n\nWalk / ', [])).toEqual([
+			{ name: 'A/B' },
+			{ name: 'Walk /' }
+		]);
+		expect(itemLines.read('Rest (at last)', [])).toEqual([{ name: 'Rest (at last)' }]);
+		const known = [{ name: 'Oil', symbol: 'o', group: 'home' }];
+		expect(itemLines.read('Oil / O', known)).toEqual([{ ...known[0], short: 'O' }]);
+	});
+
+	test('columns, goals and events', () => {
+		const columns = [{ name: 'Paid to', width: 6 }, { name: 'Note' }];
+		expect(columnLines.read(columnLines.write(columns), [])).toEqual(columns);
+		const goals = [{ name: 'The slow reel', from: 3, to: 20, slack: 4 }];
+		expect(goalLines.write(goals)).toBe('The slow reel 3–20 +4');
+		expect(goalLines.read('The slow reel 3-20+4\nno days', [])).toEqual(goals);
+		const events = [
+			{ day: 12, time: '19:30', text: 'Choir' },
+			{ day: 3, text: 'Dry dock' }
+		];
+		expect(eventLines.read(eventLines.write(events), [])).toEqual(events);
+		expect(eventLines.read('32 never\n0 never\nsoon', [])).toEqual([]);
+	});
 });
 
 test('a dot is counted from the corner nearest to it', () => {

@@ -1,9 +1,11 @@
 import type { Migration } from 'kysely';
 import { firstTables } from './001-first-tables';
 import { handAndPrinters } from './002-hand-and-printers';
+import { ownKinds } from './003-own-kinds';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
 	'001-first-tables': firstTables,
-	'002-hand-and-printers': handAndPrinters
+	'002-hand-and-printers': handAndPrinters,
+	'003-own-kinds': ownKinds
 };

@@ -121,11 +121,15 @@ export class MonthDesk {
 		if (this.canRedo) this.present(redo(this.history));
 	}
 
-	/** Adds a wish of a kind at the end of the list, or before the fillers that close it. */
+	/** Adds a wish of a kind at the end of the list. */
 	add(kindId: string): void {
 		const kind = kindById(kindId);
-		if (!kind) return;
-		const wish: Wish = { ...kind.start, id: this.freeId(kindId), kind: kindId };
+		if (kind) this.addWish({ ...kind.start, id: kindId, kind: kindId });
+	}
+
+	/** Adds a copy of a wish at the end of the list, under an id that is free. */
+	addWish(like: Wish): void {
+		const wish: Wish = { ...like, id: this.freeId(like.kind) };
 		this.change({ wishes: [...this.wishes, wish] });
 		this.chosen = wish.id;
 	}

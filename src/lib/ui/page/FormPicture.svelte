@@ -4,17 +4,32 @@
 	import type { Hand } from '$lib/core/hand';
 	import MarksPicture from './MarksPicture.svelte';
 
-	/** A form drawn by itself on dotted paper; of a spread, its left part. */
-	let { layout, hand, label }: { layout: Layout; hand: Hand; label: string } = $props();
+	interface Props {
+		layout: Layout;
+		hand: Hand;
+		label: string;
+		/** A picture among others, of one height. */
+		small?: boolean;
+	}
+	/** A form drawn by itself on dotted paper; over a spread its two parts with the fold between. */
+	let { layout, hand, label, small = false }: Props = $props();
 	const id = $props.id();
 
-	const size = $derived(layout.room.span === 'page' ? layout.room : layout.room.left);
-	const marks = $derived(mergeMarks(layout.marks()[0] ?? []));
+	const { room } = $derived(layout);
+	const sizes = $derived(room.span === 'page' ? [room] : [room.left, room.right]);
+	const width = $derived(sizes.reduce((sum, { w }) => sum + w + 1, 1));
+	const height = $derived(Math.max(...sizes.map(({ h }) => h)) + 2);
+	const parts = $derived(
+		layout.marks().map((marks, index) => ({
+			marks: mergeMarks(marks),
+			x: index === 0 ? 0 : (sizes[0]?.w ?? 0) + 1
+		}))
+	);
 </script>
 
 <svg
-	viewBox="-1 -1 {size.w + 2} {size.h + 2}"
-	class="block h-auto max-h-[60dvh] w-full"
+	viewBox="-1 -1 {width} {height}"
+	class="block {small ? 'h-36 w-full' : 'h-auto max-h-[60dvh] w-full'}"
 	role="img"
 	aria-label={label}
 >
@@ -23,7 +38,9 @@
 			<circle cx="0.5" cy="0.5" r="0.075" class="fill-dot" />
 		</pattern>
 	</defs>
-	<rect x="-1" y="-1" width={size.w + 2} height={size.h + 2} class="fill-paper" />
-	<rect x="-0.5" y="-0.5" width={size.w + 1} height={size.h + 1} fill="url(#{id}-dots)" />
-	<MarksPicture {marks} {hand} />
+	<rect x="-1" y="-1" {width} {height} class="fill-paper" />
+	<rect x="-0.5" y="-0.5" width={width - 1} height={height - 1} fill="url(#{id}-dots)" />
+	{#each parts as { marks, x }, index (index)}
+		<g transform="translate({x} 0)"><MarksPicture {marks} {hand} /></g>
+	{/each}
 </svg>

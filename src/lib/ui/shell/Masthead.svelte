@@ -27,6 +27,11 @@
 						here: page.route.id === '/months/[id]'
 					},
 					{
+						name: 'Kinds',
+						href: `/months/${current.id}/kinds`,
+						here: page.route.id?.endsWith('/kinds')
+					},
+					{
 						name: 'Page desk',
 						href: `/months/${current.id}/pages/${pageNumber ?? 'first'}`,
 						here: page.route.id?.includes('/pages/')

@@ -10,6 +10,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 	const { month, weekStart, aim, wishes } = record;
 	return {
 		printers: await locals.store.person.printers(),
+		ownKinds: await locals.store.kinds.all(),
 		desk: {
 			id: record.id,
 			revision: record.revision,

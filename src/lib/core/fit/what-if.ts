@@ -1,0 +1,68 @@
+import { formById, type FormParameters, type Layout, type Wish } from '../forms';
+import { plannablePages, type Size } from '../paper';
+import { kindOf, settingOf } from './choices';
+import type { Plan } from './plan';
+
+/** Another way to rule a wish, as a change that can be applied, with its drawing. */
+export interface Alternative {
+	readonly form: string;
+	readonly name: string;
+	readonly change: Partial<Wish>;
+	readonly layout: Layout;
+}
+
+const mostPerForm = 3;
+
+/** The largest free page, which what-ifs are drawn on. */
+export function largestPage(plan: Plan): Size {
+	const pages = plannablePages(plan.notebook);
+	const first = { w: plan.notebook.columns, h: plan.notebook.rows };
+	return pages.reduce(
+		(best, { columns, rows }) =>
+			columns * rows > best.w * best.h ? { w: columns, h: rows } : best,
+		pages.length > 0 ? { w: 0, h: 0 } : first
+	);
+}
+
+/**
+ * The ways in which a wish could be ruled on a page or a spread of the notebook: its kind's forms with
+ * a few cell sizes each, the most comfortable of each form first.
+ */
+export function alternatives(plan: Plan, wish: Wish): Alternative[] {
+	const page = largestPage(plan);
+	return kindOf(wish).forms.flatMap((id): Alternative[] => {
+		const form = formById(id);
+		if (!form) return [];
+		const found: Alternative[] = [];
+		for (const span of form.spans)
+			for (const parameters of variants(wish)) {
+				const room =
+					span === 'page'
+						? ({ span, ...page } as const)
+						: ({ span, left: page, right: page, gutter: plan.notebook.gutter } as const);
+				const setting = settingOf(plan, { ...wish, ...parameters });
+				const answer = form.layouts(setting, room);
+				if (!answer.fits) continue;
+				const layout = answer.layouts[0];
+				const { cell } = layout.facts;
+				const same = found.some(
+					(other) => JSON.stringify(other.layout.room) === JSON.stringify(layout.room)
+				);
+				if (same) continue;
+				const sized = form.fields.includes('cell') || form.fields.includes('square');
+				found.push({
+					form: id,
+					name: form.name,
+					change: { form: id, span, cell: sized && parameters.cell ? cell : undefined },
+					layout
+				});
+			}
+		return found.sort((a, b) => a.layout.discomfort - b.layout.discomfort).slice(0, mostPerForm);
+	});
+}
+
+/** A wish's parameters with a few cell sizes: its own, the form's choice, and fixed ones. */
+function variants(wish: Wish): FormParameters[] {
+	const sizes = [1, 2, 3, 4, 5, 6].map((side) => ({ cell: { w: side, h: side } }));
+	return [{ cell: undefined }, { cell: wish.cell }, ...sizes];
+}

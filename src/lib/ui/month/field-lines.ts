@@ -1,0 +1,111 @@
+import type { Column, Goal, Item, PlannedEvent, Rhythm } from '$lib/core/forms';
+
+/** Lists as one edits them, one entry a line, and the entries that such a text names. */
+export interface LineFormat<T> {
+	readonly write: (entries: readonly T[]) => string;
+	/** Lines that name nothing are left out. */
+	readonly read: (text: string, before: readonly T[]) => T[];
+}
+
+function linesOf(text: string): string[] {
+	return text
+		.split('\n')
+		.map((line) => line.trim())
+		.filter(Boolean);
+}
+
+function listOf<T>(
+	write: (entry: T) => string,
+	read: (line: string, before: readonly T[]) => T | undefined
+): LineFormat<T> {
+	return {
+		write: (entries) => entries.map(write).join('\n'),
+		read: (text, before) => linesOf(text).flatMap((line) => read(line, before) ?? [])
+	};
+}
+
+/** Plain names. */
+export const nameLines: LineFormat<string> = listOf(
+	(name) => name,
+	(line) => line
+);
+
+const rhythms: Readonly<Record<string, Rhythm>> = {
+	daily: 'daily',
+	weekly: 'weekly',
+	monthly: 'monthly',
+	'now and then': 'now-and-then'
+};
+
+function rhythmWords({ rhythm, goal }: Item): string {
+	if (rhythm === 'times-a-week') return `${goal ?? 3} a week`;
+	if (rhythm === 'times-a-day') return `${goal ?? 2} a day`;
+	return Object.entries(rhythms).find(([, value]) => value === rhythm)?.[0] ?? '';
+}
+
+function readRhythm(words: string): Pick<Item, 'rhythm' | 'goal'> {
+	const times = /^(\d{1,2}) a (week|day)$/.exec(words);
+	if (times)
+		return { rhythm: times[2] === 'week' ? 'times-a-week' : 'times-a-day', goal: Number(times[1]) };
+	return { rhythm: rhythms[words] };
+}
+
+/** Habits: "Feed the dough / Dough (3 a week)": a shorter form after a slash, a rhythm in brackets. */
+export const itemLines: LineFormat<Item> = listOf(
+	(item) => {
+		const rhythm = rhythmWords(item);
+		return `${item.name}${item.short ? ` / ${item.short}` : ''}${rhythm ? ` (${rhythm})` : ''}`;
+	},
+	(line, before) => {
+		const match = /^(.*?)(?:\s+\/\s+([^(]*?))?\s*(?:\(([^()]*)\))?$/.exec(line);
+		const name = match?.[1]?.trim();
+		if (!match || !name) return undefined;
+		const words = match[3]?.trim() ?? '';
+		const known = words === '' || readRhythm(words).rhythm !== undefined;
+		// Brackets that say no rhythm belong to the name.
+		const whole = known ? name : line;
+		const kept = before.find((item) => item.name === whole) ?? { name: whole };
+		const { rhythm, goal = kept.goal } = known ? readRhythm(words) : {};
+		return { ...kept, name: whole, short: match[2]?.trim() || undefined, rhythm, goal };
+	}
+);
+
+/** Columns of a table: "Item 6", the width in squares last; without one it follows from the hand. */
+export const columnLines: LineFormat<Column> = listOf(
+	({ name, width }) => (width === undefined ? name : `${name} ${width}`),
+	(line) => {
+		const match = /^(.*\S)\s+(\d{1,2})$/.exec(line);
+		if (!match?.[1]) return { name: line };
+		return { name: match[1], width: Math.max(1, Number(match[2])) };
+	}
+);
+
+function day(text: string | undefined): number {
+	return Math.min(31, Math.max(1, Number(text)));
+}
+
+/** Goals: "Learn the reel 3–20 +4": from day to day, then days of slack. */
+export const goalLines: LineFormat<Goal> = listOf(
+	({ name, from, to, slack }) => `${name} ${from}–${to}${slack ? ` +${slack}` : ''}`,
+	(line) => {
+		const match = /^(.*\S)\s+(\d{1,2})\s*[–-]\s*(\d{1,2})(?:\s*\+(\d{1,2}))?$/.exec(line);
+		if (!match?.[1]) return undefined;
+		const slack = match[4] === undefined ? undefined : Math.min(31, Number(match[4]));
+		return {
+			name: match[1],
+			from: day(match[2]),
+			to: Math.max(day(match[2]), day(match[3])),
+			slack
+		};
+	}
+);
+
+/** Events: "12 19:30 Choir": the day, a time if there is one, and what it is. */
+export const eventLines: LineFormat<PlannedEvent> = listOf(
+	({ day, time, text }) => [day, time, text].filter(Boolean).join(' '),
+	(line) => {
+		const match = /^(\d{1,2})\.?\s+(?:(\d{1,2}:\d{2})\s+)?(.+)$/.exec(line);
+		if (!match?.[3] || Number(match[1]) < 1 || Number(match[1]) > 31) return undefined;
+		return { day: Number(match[1]), time: match[2], text: match[3].slice(0, 300) };
+	}
+);

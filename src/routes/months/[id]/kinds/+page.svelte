@@ -1,0 +1,146 @@
+<script lang="ts">
+	import { invalidate } from '$app/navigation';
+	import { toast } from 'svelte-sonner';
+	import { kinds, purposes } from '$lib/core/catalogue';
+	import type { Wish } from '$lib/core/forms';
+	import KindCard from '$lib/ui/kinds/KindCard.svelte';
+	import KindDraft from '$lib/ui/kinds/KindDraft.svelte';
+	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import SaveState from '$lib/ui/month/SaveState.svelte';
+	import { send } from '$lib/ui/send';
+	import { deleteWithUndo } from '$lib/ui/undo-toast';
+
+	let { data } = $props();
+
+	/** A kind to choose: one of the catalogue, or the person's own. */
+	interface Entry {
+		readonly key: string;
+		readonly name: string;
+		readonly about: string;
+		readonly wish: Wish;
+	}
+
+	const current = getMonthDesk();
+	const desk = $derived(current());
+	let search = $state('');
+	let chosen = $state<string>();
+	/** The chosen kind as it was changed here; nothing of it is kept until it is added. */
+	let draft = $state.raw<Wish>();
+
+	const own = $derived<Entry[]>(
+		data.ownKinds.map(({ id, name, wish }) => ({
+			key: id,
+			name,
+			about: `Your own, from ${kinds.find((kind) => kind.id === wish.kind)?.name ?? wish.kind}.`,
+			wish
+		}))
+	);
+	const sections = $derived(
+		[
+			{ id: 'own', name: 'Your own', entries: own },
+			...purposes.map(({ id, name }) => ({
+				id,
+				name,
+				entries: kinds
+					.filter((kind) => kind.purpose === id)
+					.map((kind): Entry => {
+						const wish = { ...kind.start, id: kind.id, kind: kind.id };
+						return { key: kind.id, name: kind.name, about: kind.about, wish };
+					})
+			}))
+		]
+			.map((section) => ({ ...section, entries: section.entries.filter(matches) }))
+			.filter((section) => section.entries.length > 0)
+	);
+	const entry = $derived(
+		sections.flatMap(({ entries }) => entries).find(({ key }) => key === chosen)
+	);
+	const isOwn = $derived(data.ownKinds.some(({ id }) => id === chosen));
+
+	function matches({ name, about }: Entry) {
+		return `${name} ${about}`.toLowerCase().includes(search.trim().toLowerCase());
+	}
+
+	function choose(next: Entry) {
+		chosen = next.key;
+		draft = next.wish;
+	}
+
+	function add(name: string, wish: Wish) {
+		desk.addWish(wish);
+		toast(`${name} was added to the month.`, {
+			action: { label: 'Undo', onClick: () => desk.undo() }
+		});
+	}
+
+	const reload = () => invalidate('horarium:month');
+
+	async function keep(name: string, wish: Wish) {
+		const answer = await send('POST', '/app/kinds', { name, wish });
+		if (answer.kind !== 'ok')
+			return toast.error(answer.kind === 'refused' ? answer.message : 'Horarium does not answer.');
+		await reload();
+		toast(`“${name}” is kept for this and later months.`);
+	}
+</script>
+
+<svelte:head><title>Kinds · Horarium</title></svelte:head>
+
+<main id="main" class="grid flex-1 gap-6 px-5 py-4 lg:grid-cols-[1fr_24rem]">
+	<div class="min-w-0">
+		<div class="flex flex-wrap items-end gap-4 pb-3">
+			<h1 class="text-3xl">What could you keep?</h1>
+			<label class="flex flex-col gap-0.5">
+				<span class="text-sm text-ink-soft">Search</span>
+				<input class="field w-56" type="search" bind:value={search} autocomplete="off" />
+			</label>
+			<span class="ml-auto"><SaveState {desk} /></span>
+		</div>
+		{#each sections as section (section.id)}
+			<h2 class="border-t border-hairline pt-3 pb-1 text-xl">{section.name}</h2>
+			<ul class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-3 pb-4">
+				{#each section.entries as item (item.key)}
+					<KindCard
+						name={item.name}
+						about={item.about}
+						wish={item.wish}
+						plan={desk.plan}
+						chosen={item.key === chosen}
+						onchoose={() => choose(item)}
+						onadd={() => add(item.name, item.wish)}
+					/>
+				{/each}
+			</ul>
+		{:else}
+			<p class="py-6">Nothing is called that. Try a shorter word, such as “log” or “day”.</p>
+		{/each}
+	</div>
+	<aside
+		aria-label="The chosen kind"
+		class="self-start bg-sheet p-4 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-1.5rem)] lg:overflow-auto"
+	>
+		{#if entry && draft}
+			{@const wish = draft}
+			<KindDraft
+				{wish}
+				plan={desk.plan}
+				name={entry.name}
+				onchange={(next) => (draft = next)}
+				onadd={() => add(entry.name, wish)}
+				onkeep={(name) => keep(name, wish)}
+			/>
+			{#if isOwn}
+				<button
+					class="button mt-3"
+					onclick={() => deleteWithUndo(`/app/kinds/${entry.key}`, entry.name, reload)}
+					>Delete this kind</button
+				>
+			{/if}
+		{:else}
+			<p class="text-ink-soft">
+				Choose a kind to see it larger, change it beside its drawing, and add it. On a kind the key
+				A adds it as it is.
+			</p>
+		{/if}
+	</aside>
+</main>
