@@ -31,18 +31,18 @@ const addWish = async (name: string) => {
 	await page.getByRole('button', { name: 'Add a page' }).click();
 	await page.getByRole('menuitem', { name }).click();
 };
+/** The row of a wish, by its name. */
+const wish = (name: string) =>
+	page
+		.getByTestId(/^wish-/)
+		.filter({ has: page.getByText(name, { exact: true }) })
+		.first();
 const undo = () => page.getByRole('button', { name: 'Undo' }).click();
 
 describe('the month', () => {
 	test('opens on the demo month, fitted and drawn', async () => {
 		expect(await page.title()).toBe('May 2027 · Horarium');
-		expect(await wishNames()).toEqual([
-			'Cover',
-			'Month calendar',
-			'Habits',
-			'Brain dump',
-			'Bakes to try'
-		]);
+		expect((await wishNames()).slice(0, 4)).toEqual(['Cover', 'Quote', 'Month calendar', 'Habits']);
 		const spread = page.getByRole('img', { name: /^Pages 64 and 65/ });
 		expect(await spread.locator('text', { hasText: /^31$/ }).count()).toBe(1);
 		expect(await page.getByText('left 4 × 6 = 24 of 28, 4 over at the side').count()).toBe(1);
@@ -54,19 +54,19 @@ describe('the month', () => {
 		await page.getByRole('img', { name: /habits-2/ }).waitFor();
 		await saved(page);
 		await page.reload({ waitUntil: 'networkidle' });
-		expect(await wishNames()).toHaveLength(6);
+		expect(await wishNames()).toHaveLength(13);
 		expect(await page.locator('svg text', { hasText: 'Knead' }).count()).toBe(1);
 		await page.getByRole('button', { name: 'Habits Habit trackers p.' }).last().focus();
 		await page.keyboard.press('Alt+ArrowUp');
 		await saved(page);
 		expect((await wishNames()).at(-1)).toBe('Bakes to try');
 		await page.keyboard.press('Delete');
-		expect(await wishNames()).toHaveLength(5);
+		expect(await wishNames()).toHaveLength(12);
 		await page.keyboard.press('Control+z');
-		expect(await wishNames()).toHaveLength(6);
+		expect(await wishNames()).toHaveLength(13);
 		await page.keyboard.press('Control+Shift+z');
 		await saved(page);
-		expect(await wishNames()).toHaveLength(5);
+		expect(await wishNames()).toHaveLength(12);
 	});
 
 	test('a wish is dragged to another place', async () => {
@@ -80,18 +80,18 @@ describe('the month', () => {
 		await page.mouse.move(from.x + 8, from.y + 60, { steps: 6 });
 		await page.mouse.move(to.x + 8, to.y + 30, { steps: 12 });
 		await page
-			.locator('ol[aria-label="Wishes"] li:nth-child(3):has-text("Cover")')
+			.locator('ol[aria-label="Wishes"] li:nth-child(4):has-text("Cover")')
 			.waitFor({ state: 'attached' });
 		await page.mouse.up();
 		await saved(page);
-		expect((await wishNames()).slice(0, 3)).toEqual(['Month calendar', 'Habits', 'Cover']);
+		expect((await wishNames()).slice(0, 4)).toEqual(['Quote', 'Month calendar', 'Habits', 'Cover']);
 		await undo();
 		await saved(page);
 		expect((await wishNames())[0]).toBe('Cover');
 	});
 
 	test('what cannot be placed says what is missing, in squares', async () => {
-		await page.getByTestId('wish-1').click();
+		await wish('Month calendar').click();
 		await page.getByRole('radio', { name: 'one page' }).click();
 		await page.getByLabel('Cell across').fill('5');
 		await page.getByText('7 across missing').waitFor();
@@ -103,7 +103,7 @@ describe('the month', () => {
 	});
 
 	test('a wrong number is explained at its field and changes nothing', async () => {
-		await page.getByTestId('wish-1').click();
+		await wish('Month calendar').click();
 		const field = page.getByLabel('Cell across');
 		await field.fill('-3');
 		await page.getByText('-3 is out of range: type a whole number from 1 to 40.').waitFor();
@@ -124,7 +124,7 @@ describe('the month', () => {
 	});
 
 	test('a crash loses nothing that was shown as saved, and what was not is kept when it is back', async () => {
-		await page.getByTestId('wish-3').click();
+		await wish('Brain dump').click();
 		const title = page.getByRole('textbox', { name: 'Title' });
 		await title.fill('Loose thoughts');
 		await saved(page);
@@ -143,7 +143,7 @@ describe('the month', () => {
 		troubles.push(...watch(other));
 		await other.goto(page.url(), { waitUntil: 'networkidle' });
 		// A change shows up in the other window by itself.
-		await page.getByTestId('wish-0').click();
+		await wish('Cover').click();
 		await page.getByRole('textbox', { name: 'Title' }).fill('MAY TWO');
 		await other.getByText('MAY TWO').first().waitFor();
 		// A window that missed the change is told when it writes.
@@ -205,7 +205,7 @@ test('the demo month prints at true size', async () => {
 	const response = await context.request.get(`${app.address}${href}`);
 	expect(response.headers()['content-type']).toBe('application/pdf');
 	const { pages } = await readPdf(new Uint8Array(await response.body()));
-	expect(pages).toHaveLength(5);
+	expect(pages.length).toBeGreaterThanOrEqual(10);
 	expect(pages[0]?.widthMm).toBeCloseTo(148, 2);
 });
 
@@ -234,6 +234,7 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 	const book = await page.getByRole('link', { name: 'Change' }).first().getAttribute('href');
 	const paths = [
 		month,
+		`${month}/kinds`,
 		`${month}/pages/64`,
 		`${month}/guide/64`,
 		`${app.address}/notebooks`,
@@ -249,7 +250,7 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 	];
 	for (const path of paths) {
 		await page.goto(path, { waitUntil: 'networkidle' });
-		if (path === month) await page.getByTestId('wish-2').click();
+		if (path === month) await wish('Habits').click();
 		// 200 % zoom of a 1280 × 800 window leaves 640 × 400; a tablet upright has 768 × 1024.
 		for (const [colorScheme, width, height] of [
 			['dark', 1280, 800],

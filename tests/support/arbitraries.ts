@@ -63,7 +63,7 @@ const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc.record(
 );
 
 export const anyWishes: fc.Arbitrary<Wish[]> = fc
-	.array(anyWishBody, { maxLength: 8 })
+	.array(anyWishBody, { maxLength: 12 })
 	.map((bodies) => bodies.map((body, index) => ({ ...body, id: `w${index}` })));
 
 export const anyHand: fc.Arbitrary<Hand> = fc.record({

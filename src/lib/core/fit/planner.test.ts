@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { a5, anyPlan, planWith, small } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
-import { pageMarks, pieceMarks, planRun } from '.';
+import { pageMarks, pieceMarks, planRun, remediesFor } from '.';
 
 const pagesOf = (run: ReturnType<typeof planRun>, wish: string) =>
 	run.blocks.find((block) => block.wish === wish)?.pieces.map((piece) => piece.page);
@@ -145,6 +145,36 @@ test('fewer pages are used when they weigh most', () => {
 	const used = (aim: 'fewest-pages' | 'roomiest') => planRun(planWith(wishes, { aim })).pagesUsed;
 	expect(used('fewest-pages')).toBe(1);
 	expect(used('roomiest')).toBe(4);
+});
+
+test('a must takes the place of what matters less', () => {
+	const notebook = { ...a5, freePages: [{ first: 12, last: 13 }] };
+	const plan = planWith(
+		[
+			{ id: 'first', kind: 'cover' },
+			{ id: 'second', kind: 'cover', importance: 'spare' },
+			{ id: 'calendar', kind: 'month-calendar', span: 'spread', importance: 'must' }
+		],
+		{ notebook }
+	);
+	const run = planRun(plan);
+	expect(brokenRules(plan, run)).toEqual([]);
+	expect(pagesOf(run, 'calendar')).toEqual([12, 13]);
+	expect(run.unplaced.map(({ wish }) => wish)).toEqual(['first', 'second']);
+	expect(run.unplaced[0]?.reason).toContain('left out so that what must be there');
+});
+
+test('what finds no place comes with changes that give it one', () => {
+	const notebook = { ...a5, freePages: [{ first: 13, last: 13 }] };
+	const plan = planWith([{ id: 'c', kind: 'month-calendar', span: 'spread' }], { notebook });
+	const run = planRun(plan);
+	const remedies = remediesFor(plan, run, 'c');
+	expect(remedies.length).toBeGreaterThan(0);
+	for (const { fields, changes } of remedies) {
+		const changed = { ...plan, wishes: plan.wishes.map((wish) => ({ ...wish, ...fields })) };
+		expect(planRun(changed).unplaced).toEqual([]);
+		expect(changes.map(({ path }) => path)).toContain('wishes[0].span');
+	}
 });
 
 test('a run that cannot be better says so', () => {

@@ -1,313 +1,40 @@
-import type { Room, Wish } from '../forms';
-import { overlaps, plannablePages, squares, type Page, type Rect, type Size } from '../paper';
-import { choicesIn, isFiller, kindOf, spansOf, formsOf, type Choice } from './choices';
-import type { Aim, Block, Plan, Run, Unplaced } from './plan';
-import { firstPlace, largestEmpty, withGap } from './space';
-
-/** What one more page costs against discomfort, by aim. */
-const pageWeight: Record<Aim, number> = { 'fewest-pages': 10_000, balanced: 40, roomiest: 1 };
-
-/** A page while it is being filled. */
-interface Sheet {
-	readonly page: Page;
-	readonly size: Size;
-	readonly rects: Rect[];
-}
-
-/** A choice with its place: the index of its (left) page and the rectangles there. */
-interface Placing {
-	readonly choice: Choice;
-	readonly index: number;
-	readonly room: Room;
-	readonly rects: readonly [Rect] | readonly [Rect, Rect];
-}
+import type { Importance, Wish } from '../forms';
+import { lossWeight } from './bound';
+import { fitInOrder } from './in-order';
+import type { Plan, Run } from './plan';
 
 /**
- * Fits wishes into the free pages one after another: pins first, then the rest in the journaler's
- * order, each where it costs least in discomfort and new pages, then the fillers into the largest
- * rectangles left. Blocks never overlap, never leave the free pages and keep their order from page to
- * page. The result says how far it may be from the best run. The same plan gives the same run.
+ * The run of a plan. Where a must finds no place, wishes that matter less are left out for it, spares
+ * before wants and later ones before earlier ones.
  */
 export function planRun(plan: Plan): Run {
-	const sheets = plannablePages(plan.notebook).map((page): Sheet => {
-		return { page, size: { w: page.columns, h: page.rows }, rects: [] };
-	});
-	const blocks = new Map<string, Block>();
-	const unplaced = new Map<string, Unplaced>();
-	const put = (wish: Wish, placing: Placing | undefined) => {
-		if (placing) blocks.set(wish.id, settle(sheets, wish, placing));
-		else unplaced.set(wish.id, { wish: wish.id, reason: reasonFor(plan, wish, sheets) });
-	};
-
-	for (const wish of plan.wishes) if (wish.pin) put(wish, pinned(plan, wish, sheets));
-	let cursor = 0;
-	for (const wish of plan.wishes) {
-		if (wish.pin || isFiller(wish)) continue;
-		const placing = cheapest(plan, wish, sheets, cursor);
-		put(wish, placing);
-		if (placing) cursor = placing.index;
+	const run = fitInOrder(plan, plan.wishes);
+	if (!losesMust(plan, run)) return run;
+	const order = (importance: Importance) =>
+		plan.wishes.filter((wish) => (wish.importance ?? 'want') === importance).reverse();
+	const dropped = new Set<Wish>();
+	for (const wish of [...order('spare'), ...order('want')]) {
+		dropped.add(wish);
+		const rest = plan.wishes.filter((other) => !dropped.has(other));
+		const tried = fitInOrder(plan, rest);
+		if (losesMust(plan, tried)) continue;
+		const reason = 'it is left out so that what must be there has its place';
+		const lost = new Map(tried.unplaced.map((unplaced) => [unplaced.wish, unplaced]));
+		for (const { id } of dropped) lost.set(id, { wish: id, reason });
+		const bound = tried.bound + dropped.size * lossWeight(plan);
+		return {
+			...tried,
+			unplaced: plan.wishes.flatMap(({ id }) => lost.get(id) ?? []),
+			optimal: false,
+			bound
+		};
 	}
-	for (const wish of plan.wishes)
-		if (!wish.pin && isFiller(wish)) put(wish, filling(plan, wish, sheets));
-
-	const used = lastUsed(sheets) + 1;
-	const inOrder = plan.wishes.flatMap((wish) => blocks.get(wish.id) ?? []);
-	const bound = inOrder.length === 0 ? 0 : boundOf(plan, sheets, inOrder, unplaced.size, used);
-	return {
-		pages: sheets.slice(0, used).map((sheet) => sheet.page),
-		blocks: inOrder,
-		unplaced: plan.wishes.flatMap((wish) => unplaced.get(wish.id) ?? []),
-		pagesUsed: used,
-		optimal: bound === 0,
-		bound
-	};
+	return run;
 }
 
-function lastUsed(sheets: readonly Sheet[]): number {
-	return sheets.findLastIndex((sheet) => sheet.rects.length > 0);
-}
-
-function settle(sheets: readonly Sheet[], wish: Wish, placing: Placing): Block {
-	const pieces = placing.rects.map((rect, offset) => {
-		const sheet = sheets[placing.index + offset];
-		if (!sheet) throw new RangeError('a block lies beyond the free pages');
-		sheet.rects.push(rect);
-		return { page: sheet.page.number, rect };
-	});
-	const [first, second] = pieces;
-	if (!first) throw new RangeError('a block has no piece');
-	const { form, discomfort, facts, why } = placing.choice;
-	return {
-		wish: wish.id,
-		form: form.id,
-		room: placing.room,
-		pieces: second ? [first, second] : [first],
-		discomfort,
-		facts,
-		why
-	};
-}
-
-/** The facing right page of an empty left page, when both can take a block over the spread. */
-function facing(sheets: readonly Sheet[], index: number): [Sheet, Sheet] | undefined {
-	const left = sheets[index];
-	const right = sheets[index + 1];
-	if (!left || !right || left.page.side !== 'left') return undefined;
-	return right.page.number === left.page.number + 1 ? [left, right] : undefined;
-}
-
-/** The best way to rule a wish on one page among what is there already. */
-function onSheet(plan: Plan, wish: Wish, sheets: readonly Sheet[], index: number) {
-	const sheet = sheets[index];
-	if (!sheet || (wish.side && wish.side !== sheet.page.side)) return undefined;
-	const rooms: Size[] = [wish.size ?? sheet.size];
-	const empty = largestEmpty(sheet.size, sheet.rects);
-	if (!wish.size && empty && sheet.rects.length > 0) rooms.push(empty);
-	let best: Placing | undefined;
-	for (const { w, h } of rooms) {
-		const { choices } = choicesIn(plan, wish, { span: 'page', w, h });
-		for (const choice of choices) {
-			if (best && choice.discomfort >= best.choice.discomfort) break;
-			if (choice.room.span !== 'page') continue;
-			const size = wish.size ?? { w: choice.room.w, h: choice.room.h };
-			const at = firstPlace(sheet.size, sheet.rects, size);
-			if (at)
-				best = { choice, index, room: { span: 'page', ...size }, rects: [{ ...at, ...size }] };
-		}
-	}
-	return best;
-}
-
-/** The best way to rule a wish over a spread that is still empty. */
-function onSpread(plan: Plan, wish: Wish, sheets: readonly Sheet[], index: number) {
-	const pair = facing(sheets, index);
-	if (!pair || wish.size || wish.side || pair.some((sheet) => sheet.rects.length > 0))
-		return undefined;
-	const [left, right] = pair;
-	const { choices } = choicesIn(plan, wish, {
-		span: 'spread',
-		left: left.size,
-		right: right.size,
-		gutter: plan.notebook.gutter
-	});
-	const choice = choices[0];
-	if (!choice || choice.room.span !== 'spread') return undefined;
-	const placing: Placing = {
-		choice,
-		index,
-		room: choice.room,
-		rects: [
-			{ x: 0, y: 0, ...choice.room.left },
-			{ x: 0, y: 0, ...choice.room.right }
-		]
-	};
-	return placing;
-}
-
-/** The place that costs least from the cursor's page on; of equal ones the earliest. */
-function cheapest(plan: Plan, wish: Wish, sheets: readonly Sheet[], cursor: number) {
-	const last = lastUsed(sheets);
-	let best: { placing: Placing; cost: number } | undefined;
-	for (let index = cursor; index < sheets.length; index++) {
-		const least = pageWeight[plan.aim] * Math.max(0, index - last);
-		// Pages further on only cost more, whatever their comfort.
-		if (best && best.cost <= least) break;
-		for (const placing of [
-			onSheet(plan, wish, sheets, index),
-			onSpread(plan, wish, sheets, index)
-		]) {
-			if (!placing) continue;
-			const end = index + placing.rects.length - 1;
-			const cost = placing.choice.discomfort + pageWeight[plan.aim] * Math.max(0, end - last);
-			if (!best || cost < best.cost) best = { placing, cost };
-		}
-	}
-	return best?.placing;
-}
-
-/** A pinned wish on its page, at its place where it has one. */
-function pinned(plan: Plan, wish: Wish, sheets: readonly Sheet[]): Placing | undefined {
-	const { pin } = wish;
-	if (!pin) return undefined;
-	const index = sheets.findIndex((sheet) => sheet.page.number === pin.page);
-	const sheet = sheets[index];
-	if (!sheet) return undefined;
-	if (pin.x === undefined || pin.y === undefined) {
-		return onSheet(plan, wish, sheets, index) ?? onSpread(plan, wish, sheets, index);
-	}
-	const most = { w: sheet.size.w - pin.x, h: sheet.size.h - pin.y };
-	const wanted = { w: pin.w ?? wish.size?.w ?? most.w, h: pin.h ?? wish.size?.h ?? most.h };
-	const choice = choicesIn(plan, wish, { span: 'page', ...wanted }).choices[0];
-	if (!choice || choice.room.span !== 'page') return undefined;
-	const size = {
-		w: pin.w ?? wish.size?.w ?? choice.room.w,
-		h: pin.h ?? wish.size?.h ?? choice.room.h
-	};
-	const rect = { x: pin.x, y: pin.y, ...size };
-	if (size.w > most.w || size.h > most.h) return undefined;
-	const others = sheet.rects;
-	if (others.some((other) => overlaps(other, rect))) return undefined;
-	return { choice, index, room: { span: 'page', ...size }, rects: [rect] };
-}
-
-/** A filler in the largest rectangle left on the used pages, or else on the next page. */
-function filling(plan: Plan, wish: Wish, sheets: readonly Sheet[]): Placing | undefined {
-	const used = lastUsed(sheets) + 1;
-	let best: { placing: Placing; area: number } | undefined;
-	for (let index = 0; index < Math.min(sheets.length, used + 1); index++) {
-		// A fresh page is opened only for a filler that fits nowhere else.
-		if (index === used && best) break;
-		const sheet = sheets[index];
-		if (!sheet || (wish.side && wish.side !== sheet.page.side)) continue;
-		const rect = largestEmpty(sheet.size, sheet.rects.map(withGap));
-		if (!rect || (wish.size && (rect.w < wish.size.w || rect.h < wish.size.h))) continue;
-		const room: Room = { span: 'page', w: rect.w, h: rect.h };
-		const choice = choicesIn(plan, wish, room).choices[0];
-		if (!choice || choice.room.span !== 'page') continue;
-		const size = choice.stretches ? rect : { ...rect, w: choice.room.w, h: choice.room.h };
-		const area = size.w * size.h;
-		if (!best || area > best.area)
-			best = {
-				placing: { choice, index, room: { span: 'page', w: size.w, h: size.h }, rects: [size] },
-				area
-			};
-	}
-	return best?.placing;
-}
-
-/** What is missing for a wish, in squares. */
-function reasonFor(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string {
-	if (sheets.length === 0) return 'the notebook has no free page';
-	const { pin } = wish;
-	if (pin && !sheets.some((sheet) => sheet.page.number === pin.page))
-		return `page ${pin.page} is not one of the free pages`;
-	const largest = sheets.reduce((a, b) => (b.size.w * b.size.h > a.size.w * a.size.h ? b : a));
-	const room: Room = { span: 'page', ...(wish.size ?? largest.size) };
-	const whole = choicesIn(plan, wish, room);
-	const spans = new Set(formsOf(wish).flatMap((form) => spansOf(wish, form)));
-	if (spans.size === 0) return `${kindOf(wish).name} cannot be ruled over a ${wish.span ?? 'page'}`;
-	if (spans.has('spread') && !spans.has('page')) return spreadReason(plan, wish, sheets);
-	const misfit = whole.misfits[0];
-	if (whole.choices.length === 0 && misfit) return misfit.reason;
-	if (wish.size && (wish.size.w > largest.size.w || wish.size.h > largest.size.h))
-		return `${wish.size.w} × ${wish.size.h} squares are wanted and a page has ${largest.size.w} × ${largest.size.h}`;
-	const smallest = whole.choices
-		.flatMap(({ room }) => (room.span === 'page' ? [room] : []))
-		.reduce((a, b) => (b.w * b.h < a.w * a.h ? b : a), largest.size);
-	const left = sheets
-		.flatMap((sheet) => {
-			const rect = largestEmpty(sheet.size, sheet.rects);
-			return rect ? [{ page: sheet.page.number, rect }] : [];
-		})
-		.reduce<{ page: number; rect: Rect } | undefined>(
-			(a, b) => (!a || b.rect.w * b.rect.h > a.rect.w * a.rect.h ? b : a),
-			undefined
-		);
-	const needs = `at least ${smallest.w} × ${smallest.h} squares are needed`;
-	return left
-		? `${needs}; the largest place left is ${left.rect.w} × ${left.rect.h} on page ${left.page}`
-		: `${needs} and every free page is full (${squares(0)} left)`;
-}
-
-function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string {
-	const pairs = sheets.flatMap((_, index) => {
-		const pair = facing(sheets, index);
-		return pair ? [pair] : [];
-	});
-	const [pair] = pairs;
-	if (!pair) return 'two facing free pages are needed and there are none';
-	const [left, right] = pair;
-	const misfit = choicesIn(plan, wish, {
-		span: 'spread',
-		left: left.size,
-		right: right.size,
-		gutter: plan.notebook.gutter
-	}).misfits[0];
-	if (misfit) return misfit.reason;
-	return 'two facing empty pages, a left and a right one, are needed; none is left after what comes before';
-}
-
-/**
- * How much cheaper a run could be at most: its cost less what no run can do without, namely every
- * wish at its most comfortable and as many pages as the smallest areas fill.
- */
-function boundOf(
-	plan: Plan,
-	sheets: readonly Sheet[],
-	blocks: readonly Block[],
-	lost: number,
-	used: number
-): number {
-	const largest = Math.max(...sheets.map(({ size }) => size.w * size.h));
-	let area = 0;
-	let comfort = 0;
-	for (const block of blocks) {
-		const wish = plan.wishes.find(({ id }) => id === block.wish);
-		if (!wish) continue;
-		const sizes = sheets.slice(0, 2).flatMap(({ size }, index) => {
-			const pair = facing(sheets, index);
-			const rooms: Room[] = [{ span: 'page', ...(wish.size ?? size) }];
-			if (pair)
-				rooms.push({
-					span: 'spread',
-					left: pair[0].size,
-					right: pair[1].size,
-					gutter: plan.notebook.gutter
-				});
-			return rooms.flatMap((room) => choicesIn(plan, wish, room).choices);
-		});
-		area += Math.min(areaOf(block.room), ...sizes.map((choice) => areaOf(choice.room)));
-		comfort += Math.min(block.discomfort, ...sizes.map((choice) => choice.discomfort));
-	}
-	const weight = pageWeight[plan.aim];
-	const least = comfort + weight * Math.ceil(area / largest);
-	const cost = blocks.reduce((sum, block) => sum + block.discomfort, 0) + weight * used;
-	const each = weight * sheets.length + 100 * plan.wishes.length;
-	return cost - least + lost * each;
-}
-
-function areaOf(room: Room): number {
-	return room.span === 'page'
-		? room.w * room.h
-		: room.left.w * room.left.h + room.right.w * room.right.h;
+function losesMust(plan: Plan, run: Run): boolean {
+	const musts = new Set(
+		plan.wishes.filter((wish) => wish.importance === 'must').map(({ id }) => id)
+	);
+	return run.unplaced.some(({ wish }) => musts.has(wish));
 }

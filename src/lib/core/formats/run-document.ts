@@ -1,7 +1,9 @@
 import type { Mark } from '../draw';
-import { blocksOn, pieceMarks, type Plan, type Run } from '../fit';
+import { blocksOn, pieceMarks, remediesFor, type Plan, type Remedy, type Run } from '../fit';
 import type { Facts } from '../forms';
 import { gridOf, type Rect, type Side } from '../paper';
+
+const mostExplained = 5;
 
 /** A block's part on one page, as the API gives it. */
 export interface BlockDocument {
@@ -29,7 +31,11 @@ export interface RunDocument {
 		readonly pagesUsed: number;
 		readonly optimal: boolean;
 		readonly bound: number;
-		readonly unplaced: readonly { wish: string; reason: string; remedies: readonly never[] }[];
+		readonly unplaced: readonly {
+			readonly wish: string;
+			readonly reason: string;
+			readonly remedies: readonly Pick<Remedy, 'text' | 'changes'>[];
+		}[];
 	};
 }
 
@@ -59,7 +65,15 @@ export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocume
 			pagesUsed: run.pagesUsed,
 			optimal: run.optimal,
 			bound: run.bound,
-			unplaced: run.unplaced.map(({ wish, reason }) => ({ wish, reason, remedies: [] }))
+			unplaced: run.unplaced.map(({ wish, reason }, index) => ({
+				wish,
+				reason,
+				// Each remedy is a run of its own, so only the first few misfits get any.
+				remedies:
+					index < mostExplained
+						? remediesFor(plan, run, wish).map(({ text, changes }) => ({ text, changes }))
+						: []
+			}))
 		}
 	};
 }

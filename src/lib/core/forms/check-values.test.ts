@@ -281,3 +281,40 @@ describe('weeks', () => {
 		});
 	});
 });
+
+describe('events', () => {
+	const events = [
+		{ day: 12, time: '19:30', text: 'Choir' },
+		{ day: 12, text: 'Bake for the crew' },
+		{ day: 12, text: 'Oil change' },
+		{ day: 31, text: 'Dry dock' }
+	];
+
+	test('stand below their date; what finds no row is named, and goes to the side on request', () => {
+		const textsOf = (wish: FormParameters) => {
+			const found = answer('month-grid', { cell: { w: 6, h: 3 }, events, ...wish }, spread(28, 28));
+			if (!found.fits) throw new Error(found.misfit.reason);
+			const [layout] = found.layouts;
+			return {
+				why: layout.why.join('; '),
+				texts: layout
+					.marks()
+					.flat()
+					.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []))
+			};
+		};
+		const plain = textsOf({});
+		expect(plain.why).toContain('busiest day: date 1 + 3 events = 4 of 3');
+		expect(plain.why).toContain('no room in the cell for 12 Oil change');
+		expect(plain.texts).toContain('19:30 Choir');
+		expect(plain.texts).toContain('Bake for th.');
+		expect(plain.texts).not.toContain('Oil change');
+		expect(textsOf({ overflow: true }).texts).toContain('12 Oil change');
+	});
+
+	test('the busiest day sizes the cells', () => {
+		const found = answer('month-grid', { events }, spread(28, 28));
+		if (!found.fits) throw new Error(found.misfit.reason);
+		expect(found.layouts[0].facts.cell?.h).toBeGreaterThanOrEqual(4);
+	});
+});

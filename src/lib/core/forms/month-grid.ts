@@ -1,5 +1,6 @@
 import { grid, line, move, type Mark } from '../draw';
 import type { Size } from '../paper';
+import { eventMarks, eventSums, sideColumnMarks, unfitEvents } from './cell-events';
 import { dateMarks, restDayTints, weekdayMarks, type CalendarPart } from './calendar-cells';
 import {
 	cellDiscomfort,
@@ -14,10 +15,26 @@ import { titleMarks, titleRows } from './title-band';
 
 const header = 1;
 const columns = 7;
+/** Narrowest side column that words fit into, the square beside the grid included. */
+const leastSide = 5;
 
 function cellHeight({ wish, month }: Setting, width: number, height: number, top: number): number {
 	const most = Math.floor((height - top - header) / month.weeks);
 	return wish.cell?.h ?? Math.min(most, width);
+}
+
+/** Cells are sized by the busiest day; an event without a row costs comfort. */
+function comfortOf(setting: Setting, cell: Size): number {
+	const unfit = unfitEvents(setting, cell.h).length;
+	return Math.min(100, cellDiscomfort(Math.min(cell.w, cell.h)) + 5 * Math.min(6, unfit));
+}
+
+/** Events that found no row stand in the outer side column of the right page, if that is asked for. */
+function sideMarks(setting: Setting, part: CalendarPart, over: number, down: number): Mark[] {
+	if (!setting.wish.overflow || over < leastSide) return [];
+	const x = part.columns * part.cell.w + 1;
+	const y = part.origin.y + header;
+	return sideColumnMarks(setting, part.cell.h, { x, y, w: over - 1, h: down - y });
 }
 
 function sums({ month }: Setting, cell: Size, top: number): string {
@@ -36,7 +53,7 @@ function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 	return [
 		{
 			room: { span: 'page', ...size },
-			discomfort: cellDiscomfort(Math.min(cell.w, cell.h)),
+			discomfort: comfortOf(setting, cell),
 			stretches: false,
 			facts: {
 				cell,
@@ -50,7 +67,8 @@ function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 			},
 			why: [
 				`7 × ${cell.w} = ${size.w} of ${room.w} across, ${room.w - size.w} over`,
-				sums(setting, cell, top)
+				sums(setting, cell, top),
+				...eventSums(setting, cell.h)
 			],
 			marks: () => [[...titleMarks(setting, size.w, false), ...partMarks(setting, part)]]
 		}
@@ -94,7 +112,7 @@ function spreadLayout(
 			right: { w: room.right.w, h: down },
 			gutter: room.gutter
 		},
-		discomfort: cellDiscomfort(Math.min(cell.w, cell.h)),
+		discomfort: comfortOf(setting, cell),
 		stretches: false,
 		facts: {
 			cell,
@@ -110,7 +128,8 @@ function spreadLayout(
 		why: [
 			`left ${left} × ${cell.w} = ${left * cell.w} of ${room.left.w}, ${over[0]} over at the side`,
 			`right ${right} × ${cell.w} = ${right * cell.w} of ${room.right.w}, ${over[1]} over at the side`,
-			sums(setting, cell, top)
+			sums(setting, cell, top),
+			...eventSums(setting, cell.h)
 		],
 		marks: () => [
 			[
@@ -119,7 +138,7 @@ function spreadLayout(
 				),
 				...partMarks(setting, parts[0])
 			],
-			partMarks(setting, parts[1])
+			[...partMarks(setting, parts[1]), ...sideMarks(setting, parts[1], over[1], down)]
 		]
 	};
 }
@@ -131,6 +150,7 @@ function partMarks(setting: Setting, part: CalendarPart): Mark[] {
 		...restDayTints(setting, part, header),
 		...weekdayMarks(setting, part, header),
 		...dateMarks(setting, part, header),
+		...eventMarks(setting, part, header),
 		line(x, y, x + width, y),
 		line(x, y, x, y + header),
 		line(x + width, y, x + width, y + header),
@@ -147,7 +167,7 @@ export const monthGrid: Form = {
 	id: 'month-grid',
 	name: 'Month grid',
 	spans: ['spread', 'page'],
-	fields: ['title', 'cell', 'split'],
+	fields: ['title', 'cell', 'split', 'events', 'overflow'],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
 		return ranked(layouts, () => misfit(setting, room));

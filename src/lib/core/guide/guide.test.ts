@@ -11,7 +11,8 @@ function ruleBySentences(page: { w: number; h: number }, steps: readonly Step[])
 	const lines: LineMark[] = [];
 	for (const { sentence } of steps) {
 		const rule = /Rule (\d+) squares? (to the right|down), to dot \((\d+), (\d+)\)/.exec(sentence);
-		if (!rule) continue;
+		const slant = /Rule slantwise to dot \((\d+), (\d+)\)/.exec(sentence);
+		if (!rule && !slant) continue;
 		const corner = /(top|bottom) (left|right) dot/.exec(sentence);
 		const across = /count (?:\d+ (?:up|down) and )?(\d+) (left|right)/.exec(sentence);
 		const down = /(?:count|and) (\d+) (up|down)/.exec(sentence);
@@ -19,6 +20,10 @@ function ruleBySentences(page: { w: number; h: number }, steps: readonly Step[])
 			x: (corner?.[2] === 'left' ? 0 : page.w) + signed(across),
 			y: (corner?.[1] === 'top' ? 0 : page.h) + signed(down)
 		};
+		if (!rule) {
+			lines.push(line(start.x, start.y, Number(slant?.[1]), Number(slant?.[2])));
+			continue;
+		}
 		const length = Number(rule[1]);
 		const end =
 			rule[2] === 'down'

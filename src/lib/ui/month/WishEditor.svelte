@@ -4,6 +4,7 @@
 	import { monthName } from '$lib/core/month';
 	import Choice from '../fields/Choice.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
+	import CalendarFile from './CalendarFile.svelte';
 	import WhatIf from './WhatIf.svelte';
 	import WishFields from './WishFields.svelte';
 
@@ -46,6 +47,9 @@
 			untitled={wish.kind === 'cover' ? monthName(desk.plan.locale, desk.plan.month) : 'none'}
 			onchange={edit}
 		/>
+	{/if}
+	{#if form?.fields.includes('events')}
+		<CalendarFile {desk} {wish} />
 	{/if}
 	<Choice
 		label="How much it matters"

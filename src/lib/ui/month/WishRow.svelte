@@ -4,6 +4,7 @@
 	import type { Wish } from '$lib/core/forms';
 	import { isTyping } from '../shell/keys';
 	import type { MonthDesk } from './month-desk.svelte';
+	import Remedies from './Remedies.svelte';
 	import WishEditor from './WishEditor.svelte';
 
 	let { desk, wish, index }: { desk: MonthDesk; wish: Wish; index: number } = $props();
@@ -67,6 +68,9 @@
 		onclick={() => desk.remove(wish.id)}>Remove</button
 	>
 </div>
+{#if missing}
+	<Remedies {desk} wish={wish.id} />
+{/if}
 {#if open}
 	<WishEditor {desk} {wish} />
 {/if}

@@ -1,6 +1,14 @@
 import { createContext } from 'svelte';
 import { kindById } from '$lib/core/catalogue';
-import { planOf, type KeptMonth, type Person, type Plan, type Run } from '$lib/core/fit';
+import {
+	planOf,
+	type KeptMonth,
+	type Remedy,
+	type Person,
+	type Plan,
+	type Run
+} from '$lib/core/fit';
+import type { CalendarRead } from '$lib/core/formats/icalendar';
 import type { Wish } from '$lib/core/forms';
 import type { Notebook } from '$lib/core/paper';
 import { putChange } from '../send';
@@ -156,6 +164,16 @@ export class MonthDesk {
 		if (!wish || from === to) return;
 		const rest = this.wishes.filter((other) => other !== wish);
 		this.change({ wishes: [...rest.slice(0, to), wish, ...rest.slice(to)] });
+	}
+
+	/** Changes that would give a wish without a place one; each was tried out. */
+	remedies(wish: string): Promise<Remedy[]> {
+		return this.planner?.remedies(this.plan, this.run, wish) ?? Promise.resolve([]);
+	}
+
+	/** The events of this month in a calendar file; undefined before the desk is open. */
+	readCalendar(text: string): Promise<CalendarRead> | undefined {
+		return this.planner?.readCalendar(text, this.plan.month);
 	}
 
 	/** Writes what is shown here over what another window wrote. */

@@ -1,5 +1,7 @@
 import { wrap, type Remote } from 'comlink';
-import type { Plan, Run } from '$lib/core/fit';
+import type { CalendarRead } from '$lib/core/formats/icalendar';
+import type { YearMonth } from '$lib/core/month';
+import type { Plan, Remedy, Run } from '$lib/core/fit';
 import type { PlannerWorker } from '$lib/worker/planner.worker';
 
 /**
@@ -27,6 +29,17 @@ export class Planner {
 	request(plan: Plan): void {
 		this.waiting = plan;
 		if (!this.working) void this.work();
+	}
+
+	/** Changes that would give a wish without a place one. */
+	remedies(plan: Plan, run: Run, wish: string): Promise<Remedy[]> {
+		return this.remote.remedies(plan, run, wish);
+	}
+
+	/** The events of a month in a calendar file, times as this device's clock shows them. */
+	readCalendar(text: string, month: YearMonth): Promise<CalendarRead> {
+		const { timeZone } = new Intl.DateTimeFormat().resolvedOptions();
+		return this.remote.readCalendar(text, month, timeZone);
 	}
 
 	close(): void {

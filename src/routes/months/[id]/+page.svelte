@@ -34,7 +34,10 @@
 			<span class="ml-auto"><SaveState {desk} /></span>
 		</div>
 	</section>
-	<section aria-label="The run of pages" class="flex min-w-0 flex-col gap-5 px-5 py-5 lg:px-7">
+	<section
+		aria-label="The run of pages"
+		class="flex min-w-0 flex-col gap-5 px-5 py-5 md:sticky md:top-0 md:max-h-dvh md:self-start md:overflow-auto lg:px-7"
+	>
 		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
 			<div class="min-w-60 flex-1"><PagesMeter {desk} /></div>
 			{#if data.printers.length > 0}

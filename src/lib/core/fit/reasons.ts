@@ -1,0 +1,58 @@
+import type { Room, Wish } from '../forms';
+import { squares, type Rect } from '../paper';
+import { choicesIn, formsOf, kindOf, spansOf } from './choices';
+import type { Plan } from './plan';
+import { facing, type Sheet } from './sheets';
+import { largestEmpty } from './space';
+
+/** What is missing for a wish, in squares. */
+export function reasonFor(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string {
+	if (sheets.length === 0) return 'the notebook has no free page';
+	const { pin } = wish;
+	if (pin && !sheets.some((sheet) => sheet.page.number === pin.page))
+		return `page ${pin.page} is not one of the free pages`;
+	const largest = sheets.reduce((a, b) => (b.size.w * b.size.h > a.size.w * a.size.h ? b : a));
+	const room: Room = { span: 'page', ...(wish.size ?? largest.size) };
+	const whole = choicesIn(plan, wish, room);
+	const spans = new Set(formsOf(wish).flatMap((form) => spansOf(wish, form)));
+	if (spans.size === 0) return `${kindOf(wish).name} cannot be ruled over a ${wish.span ?? 'page'}`;
+	if (spans.has('spread') && !spans.has('page')) return spreadReason(plan, wish, sheets);
+	const misfit = whole.misfits[0];
+	if (whole.choices.length === 0 && misfit) return misfit.reason;
+	if (wish.size && (wish.size.w > largest.size.w || wish.size.h > largest.size.h))
+		return `${wish.size.w} × ${wish.size.h} squares are wanted and a page has ${largest.size.w} × ${largest.size.h}`;
+	const smallest = whole.choices
+		.flatMap(({ room }) => (room.span === 'page' ? [room] : []))
+		.reduce((a, b) => (b.w * b.h < a.w * a.h ? b : a), largest.size);
+	const left = sheets
+		.flatMap((sheet) => {
+			const rect = largestEmpty(sheet.size, sheet.rects);
+			return rect ? [{ page: sheet.page.number, rect }] : [];
+		})
+		.reduce<{ page: number; rect: Rect } | undefined>(
+			(a, b) => (!a || b.rect.w * b.rect.h > a.rect.w * a.rect.h ? b : a),
+			undefined
+		);
+	const needs = `at least ${smallest.w} × ${smallest.h} squares are needed`;
+	return left
+		? `${needs}; the largest place left is ${left.rect.w} × ${left.rect.h} on page ${left.page}`
+		: `${needs} and every free page is full (${squares(0)} left)`;
+}
+
+function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string {
+	const pairs = sheets.flatMap((_, index) => {
+		const pair = facing(sheets, index);
+		return pair ? [pair] : [];
+	});
+	const [pair] = pairs;
+	if (!pair) return 'two facing free pages are needed and there are none';
+	const [left, right] = pair;
+	const misfit = choicesIn(plan, wish, {
+		span: 'spread',
+		left: left.size,
+		right: right.size,
+		gutter: plan.notebook.gutter
+	}).misfits[0];
+	if (misfit) return misfit.reason;
+	return 'two facing empty pages, a left and a right one, are needed; none is left after what comes before';
+}

@@ -1,0 +1,95 @@
+import { text, type Mark } from '../draw';
+import { letters, lettersIn } from '../hand';
+import { cellOf } from '../month';
+import type { Rect } from '../paper';
+import type { CalendarPart } from './calendar-cells';
+import type { Setting } from './form';
+import type { PlannedEvent } from './wish';
+
+/** Events of the month, by day, in order. */
+function eventsByDay({ wish, month }: Setting): Map<number, PlannedEvent[]> {
+	const days = new Map<number, PlannedEvent[]>();
+	for (const event of wish.events ?? []) {
+		if (event.day > month.days) continue;
+		days.set(event.day, [...(days.get(event.day) ?? []), event]);
+	}
+	return days;
+}
+
+/** Rows that the busiest day needs: 1 for the date and 1 for each event (common practice). */
+export function busiestDay(setting: Setting): { events: number; rows: number } {
+	const events = Math.max(0, ...[...eventsByDay(setting).values()].map((list) => list.length));
+	return { events, rows: 1 + events };
+}
+
+/** Events that find no row in a cell of a height. */
+export function unfitEvents(setting: Setting, height: number): PlannedEvent[] {
+	return [...eventsByDay(setting).values()].flatMap((events) =>
+		events.slice(Math.max(0, height - 1))
+	);
+}
+
+function words({ time, text }: PlannedEvent): string {
+	return time ? `${time} ${text}` : text;
+}
+
+/** An event shortened to a width; the time is left out before the words are cut. */
+export function fitEvent(event: PlannedEvent, width: number, { hand }: Setting): string {
+	const most = lettersIn(width, hand);
+	if (letters(words(event)).length <= most) return words(event);
+	const cut = letters(event.text);
+	return cut.length <= most ? event.text : `${cut.slice(0, Math.max(1, most - 1)).join('')}.`;
+}
+
+/** Events in the cells of one part, below the date. */
+export function eventMarks(setting: Setting, part: CalendarPart, top: number): Mark[] {
+	const marks: Mark[] = [];
+	for (const [day, events] of eventsByDay(setting)) {
+		const { row, column } = cellOf(setting.month, day);
+		if (column < part.first || column >= part.first + part.columns) continue;
+		const x = part.origin.x + (column - part.first) * part.cell.w;
+		const y = part.origin.y + top + row * part.cell.h;
+		events.slice(0, Math.max(0, part.cell.h - 1)).forEach((event, line) => {
+			const rect = { x, y: y + 1 + line, w: part.cell.w, h: 1 };
+			marks.push(text(fitEvent(event, part.cell.w, setting), rect, 'hand', 'start'));
+		});
+	}
+	return marks;
+}
+
+/** Events without a row in their cell, one below the other in a side column. */
+export function sideColumnMarks(setting: Setting, height: number, column: Rect): Mark[] {
+	return unfitEvents(setting, height)
+		.slice(0, column.h)
+		.map((event, line) =>
+			text(
+				fitEvent(
+					{ ...event, text: `${event.day} ${event.text}`, time: undefined },
+					column.w,
+					setting
+				),
+				{ x: column.x, y: column.y + line, w: column.w, h: 1 },
+				'hand',
+				'start'
+			)
+		);
+}
+
+/** What the events need of the cells, and which find no room, in words. */
+export function eventSums(setting: Setting, height: number): string[] {
+	const busiest = busiestDay(setting);
+	if (busiest.events === 0) return [];
+	const unfit = unfitEvents(setting, height);
+	const listed = unfit
+		.slice(0, 4)
+		.map((event) => `${event.day} ${event.text}`)
+		.join(', ');
+	return [
+		`busiest day: date 1 + ${busiest.events} ${busiest.events === 1 ? 'event' : 'events'} = ${busiest.rows} of ${height}`,
+		...(unfit.length > 0
+			? [
+					`no room in the cell for ${listed}${unfit.length > 4 ? ` and ${unfit.length - 4} more` : ''}`
+				]
+			: [])
+	];
+}

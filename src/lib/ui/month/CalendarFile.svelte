@@ -1,0 +1,74 @@
+<script lang="ts">
+	import type { PlannedEvent, Wish } from '$lib/core/forms';
+	import type { MonthDesk } from './month-desk.svelte';
+
+	let { desk, wish }: { desk: MonthDesk; wish: Wish } = $props();
+	const id = $props.id();
+
+	const mostBytes = 30_000_000;
+	let told = $state<string>();
+	let over = $state(false);
+
+	async function take(file: File | undefined) {
+		if (!file) return;
+		if (file.size > mostBytes) {
+			told = 'This file is larger than 30 MB: nothing was taken from it.';
+			return;
+		}
+		told = 'Reading …';
+		const read = await desk.readCalendar(await file.text());
+		if (!read) return;
+		if (!read.ok) {
+			told = read.message;
+			return;
+		}
+		const before = new Set((wish.events ?? []).map(key));
+		const added = read.events.filter((event) => !before.has(key(event)));
+		if (added.length > 0) desk.edit(wish.id, { events: [...(wish.events ?? []), ...added] });
+		const left = read.leftOut > 0 ? ` ${read.leftOut} more were left out: a month holds 500.` : '';
+		told =
+			read.events.length === 0
+				? 'The file holds nothing in this month.'
+				: `${added.length} events were taken.${left} Undo takes them away again.`;
+	}
+
+	const key = ({ day, time, text }: PlannedEvent) => `${day} ${time ?? ''} ${text}`;
+
+	function dropped(event: DragEvent) {
+		event.preventDefault();
+		over = false;
+		void take(event.dataTransfer?.files[0]);
+	}
+</script>
+
+<div
+	role="group"
+	aria-label="Calendar file"
+	class="border border-dashed p-2 {over ? 'border-calm bg-chosen' : 'border-ink-soft'}"
+	ondragover={(event) => {
+		event.preventDefault();
+		over = true;
+	}}
+	ondragleave={() => (over = false)}
+	ondrop={dropped}
+>
+	<label for={id} class="block text-sm text-ink-soft"
+		>Take this month’s events from a calendar file (.ics), or drop it here</label
+	>
+	<input
+		{id}
+		type="file"
+		accept=".ics,text/calendar"
+		class="max-w-full text-sm"
+		onchange={(event) => take(event.currentTarget.files?.[0])}
+	/>
+	{#if told}<p role="status" class="pt-1 text-sm">{told}</p>{/if}
+</div>
+<label class="flex items-center gap-2">
+	<input
+		type="checkbox"
+		checked={wish.overflow ?? false}
+		onchange={(event) => desk.edit(wish.id, { overflow: event.currentTarget.checked || undefined })}
+	/>
+	What finds no room stands in the side column
+</label>

@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import rrulePackage from 'rrule';
+import { describe, expect, test } from 'vitest';
+import { mostEvents, readCalendar } from '../../src/lib/core/formats/icalendar';
+
+const { rrulestr } = rrulePackage;
+const may = { year: 2027, month: 5 };
+
+function calendar(...events: string[]): string {
+	const body = events.map(
+		(event, index) => `BEGIN:VEVENT\r\nUID:${index}\r\n${event}\r\nEND:VEVENT`
+	);
+	return ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:test', ...body, 'END:VCALENDAR'].join('\r\n');
+}
+
+function eventsIn(text: string, timeZone = 'UTC') {
+	const read = readCalendar(text, may, timeZone);
+	if (!read.ok) throw new Error(read.message);
+	return read.events;
+}
+
+describe('calendar files', () => {
+	test('all-day events stand on each of their days, the end excluded', () => {
+		const text = calendar(
+			'SUMMARY:Dry dock\r\nDTSTART;VALUE=DATE:20270430\r\nDTEND;VALUE=DATE:20270503'
+		);
+		expect(eventsIn(text)).toEqual([
+			{ day: 1, text: 'Dry dock', time: undefined },
+			{ day: 2, text: 'Dry dock', time: undefined }
+		]);
+	});
+
+	test('times are shown as the clock of the person shows them', () => {
+		const text = calendar('SUMMARY:Choir\r\nDTSTART:20270512T223000Z\r\nDTEND:20270512T233000Z');
+		expect(eventsIn(text, 'Europe/Berlin')).toEqual([{ day: 13, time: '00:30', text: 'Choir' }]);
+		expect(eventsIn(text, 'America/New_York')).toEqual([{ day: 12, time: '18:30', text: 'Choir' }]);
+	});
+
+	test('a time zone that the file brings along is understood', () => {
+		const zone = [
+			'BEGIN:VTIMEZONE',
+			'TZID:Harbour',
+			'BEGIN:STANDARD',
+			'DTSTART:19700101T000000',
+			'TZOFFSETFROM:+0300',
+			'TZOFFSETTO:+0300',
+			'END:STANDARD',
+			'END:VTIMEZONE'
+		].join('\r\n');
+		const text = calendar('SUMMARY:Crossing\r\nDTSTART;TZID=Harbour:20270510T010000').replace(
+			'BEGIN:VEVENT',
+			`${zone}\r\nBEGIN:VEVENT`
+		);
+		expect(eventsIn(text)).toEqual([{ day: 9, time: '22:00', text: 'Crossing' }]);
+	});
+
+	// Referee: the rrule package expands the same rules.
+	test('repeating events fall on the days that a reference library finds', () => {
+		const rule = fc
+			.record({
+				frequency: fc.constantFrom('DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'),
+				interval: fc.integer({ min: 1, max: 5 }),
+				end: fc.constantFrom('', ';COUNT=7', ';COUNT=60', ';UNTIL=20270520T080000Z'),
+				byDay: fc.constantFrom('', ';BYDAY=MO,WE', ';BYDAY=SA', ';BYDAY=TU,TH,SU')
+			})
+			.filter(({ frequency, byDay }) => byDay === '' || frequency === 'WEEKLY')
+			.map(
+				({ frequency, interval, end, byDay }) =>
+					`FREQ=${frequency};INTERVAL=${interval}${byDay}${end}`
+			);
+		const start = fc.integer({ min: 0, max: 600 }).map((days) => {
+			return new Date(Date.UTC(2025, 9, 1, 8) + days * 86_400_000);
+		});
+		fc.assert(
+			fc.property(rule, start, (rule, date) => {
+				const stamp = date.toISOString().replace(/[-:]|\.\d+/g, '');
+				const found = eventsIn(calendar(`SUMMARY:Watch\r\nDTSTART:${stamp}\r\nRRULE:${rule}`));
+				const set = rrulestr(`DTSTART:${stamp}\nRRULE:${rule}`);
+				const days = set
+					.between(new Date(Date.UTC(2027, 4, 1)), new Date(Date.UTC(2027, 5, 1)), true)
+					.map((moment) => moment.getUTCDate());
+				// iCalendar counts the start as the first occurrence even where its rule passes it over.
+				const withStart =
+					date.getUTCFullYear() === 2027 && date.getUTCMonth() === 4
+						? [...new Set([date.getUTCDate(), ...days])].sort((a, b) => a - b)
+						: days;
+				const ours = found.map(({ day }) => day);
+				if (rule.includes('BYDAY') || rule.includes('COUNT'))
+					expect([days, withStart]).toContainEqual(ours);
+				else expect(ours).toEqual(days);
+			}),
+			{ numRuns: 200 }
+		);
+	});
+
+	test('a moved occurrence stands where it was moved to, a cancelled one nowhere', () => {
+		const series =
+			'SUMMARY:Bread\r\nDTSTART;VALUE=DATE:20270503\r\nRRULE:FREQ=WEEKLY;COUNT=4\r\nEXDATE;VALUE=DATE:20270517';
+		const moved =
+			'SUMMARY:Late bread\r\nRECURRENCE-ID;VALUE=DATE:20270510\r\nDTSTART;VALUE=DATE:20270511';
+		const text = calendar(series, moved).replace('UID:1', 'UID:0');
+		expect(eventsIn(text).map(({ day, text }) => [day, text])).toEqual([
+			[3, 'Bread'],
+			[11, 'Late bread'],
+			[24, 'Bread']
+		]);
+	});
+
+	test.each(['', 'garbage', 'BEGIN:VCARD\r\nEND:VCARD', '\0\0\0', 'BEGIN:VCALENDAR'])(
+		'what is no calendar is refused in words: %j',
+		(text) => {
+			const read = readCalendar(text, may, 'UTC');
+			if (read.ok) expect(read.events).toEqual([]);
+			else expect(read.message).toMatch(/nothing was taken/);
+		}
+	);
+
+	test('a file of 50,000 events gives as many as a month may hold, and says how many were left out', () => {
+		const event = 'SUMMARY:Bell\r\nDTSTART:20270512T080000Z';
+		const read = readCalendar(calendar(...Array.from({ length: 50_000 }, () => event)), may, 'UTC');
+		expect(read).toMatchObject({ ok: true, leftOut: 50_000 - mostEvents });
+	});
+});
