@@ -38,7 +38,11 @@ export const anyNotebook: fc.Arbitrary<Notebook> = fc
 const anyItem: fc.Arbitrary<Item> = fc.record(
 	{
 		name: fc.string({ minLength: 1, maxLength: 30 }).filter((name) => name.trim() !== ''),
-		short: fc.string({ minLength: 1, maxLength: 6 })
+		short: fc.string({ minLength: 1, maxLength: 6 }),
+		symbol: fc.constantFrom('*', 'o'),
+		group: fc.constantFrom('health', 'home'),
+		rhythm: fc.constantFrom('weekly' as const, 'monthly' as const, 'times-a-week' as const),
+		goal: fc.integer({ min: 1, max: 9 })
 	},
 	{ requiredKeys: ['name'] }
 );
@@ -57,7 +61,30 @@ const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc.record(
 		gap: fc.integer({ min: 1, max: 5 }),
 		across: fc.integer({ min: 1, max: 6 }),
 		split: fc.integer({ min: 1, max: 6 }),
-		items: fc.array(anyItem, { maxLength: 12 })
+		items: fc.array(anyItem, { maxLength: 12 }),
+		note: fc.constantFrom('half an hour counts', 'x'),
+		marking: fc.constantFrom('fill' as const, 'cross' as const),
+		showGoals: fc.boolean(),
+		lineHeight: fc.integer({ min: 1, max: 3 }),
+		letter: fc.integer({ min: 1, max: 6 }),
+		shape: fc.constantFrom('square' as const, 'hexagon' as const, 'over-fold' as const),
+		entries: fc.integer({ min: 1, max: 80 }),
+		tables: fc.integer({ min: 1, max: 4 }),
+		hours: fc.integer({ min: 1, max: 24 }),
+		week: fc.integer({ min: 1, max: 6 }),
+		frame: fc.integer({ min: 0, max: 6 }),
+		levels: fc.constant(['fair', 'glassy', 'choppy', 'fog']),
+		columns: fc.array(
+			fc.record({ name: fc.constantFrom('Item', 'Cost'), width: fc.integer({ min: 1, max: 9 }) }),
+			{ maxLength: 5 }
+		),
+		parts: fc.constantFrom(['private', 'work'], ['months'], ['one']),
+		goals: fc.constant([{ name: 'Reel', from: 3, to: 20, slack: 4 }]),
+		events: fc.constant([
+			{ day: 3, text: 'Dry dock' },
+			{ day: 3, time: '19:30', text: 'Choir' }
+		]),
+		overflow: fc.boolean()
 	},
 	{ requiredKeys: ['kind'] }
 );

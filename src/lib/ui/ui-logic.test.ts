@@ -77,8 +77,17 @@ describe('lists are edited as lines', () => {
 			{ name: 'Walk /' }
 		]);
 		expect(itemLines.read('Rest (at last)', [])).toEqual([{ name: 'Rest (at last)' }]);
-		const known = [{ name: 'Oil', symbol: 'o', group: 'home' }];
+		const known = [{ name: 'Oil', symbol: 'o' }];
 		expect(itemLines.read('Oil / O', known)).toEqual([{ ...known[0], short: 'O' }]);
+		const grouped = '# health\nWalk (20 a month)\nWater\n# home\nOven\n#\nLoose';
+		const read = itemLines.read(grouped, []);
+		expect(read.map(({ name, group, goal }) => [name, group, goal])).toEqual([
+			['Walk', 'health', 20],
+			['Water', 'health', undefined],
+			['Oven', 'home', undefined],
+			['Loose', undefined, undefined]
+		]);
+		expect(itemLines.write(read)).toBe(grouped);
 	});
 
 	test('columns, goals and events', () => {

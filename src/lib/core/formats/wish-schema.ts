@@ -82,5 +82,8 @@ export const wishSchema = record({
 	week: whole(1, 6),
 	frame: whole(0, 50),
 	events: list(event, 0, 2000),
-	overflow: flag()
+	overflow: flag(),
+	note: words(1000),
+	marking: oneOf(['fill', 'circle', 'cross', 'leave', 'fill-and-cross']),
+	showGoals: flag()
 }).required(missing);

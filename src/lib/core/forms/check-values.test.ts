@@ -164,6 +164,35 @@ describe('habits', () => {
 		expect(best('rhythm-boxes', monthly, page(28, 40)).capacity).toBe(1);
 	});
 
+	test('notes below say how it is marked, what counts as done and what belongs together', () => {
+		const wish: FormParameters = {
+			items: [
+				{ name: 'Walk', group: 'health', goal: 20 },
+				{ name: 'Oven', group: 'home' },
+				{ name: 'Water', group: 'health' }
+			],
+			marking: 'fill-and-cross',
+			note: 'a walk is half an hour',
+			showGoals: true
+		};
+		for (const id of ['mini-calendar-set', 'strips', 'matrix-days-down', 'ring']) {
+			const found = answer(id, wish, page(28, 40), february);
+			if (!found.fits) throw new Error(`${id}: ${found.misfit.reason}`);
+			const [marks = []] = found.layouts[0].marks();
+			const texts = marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
+			const all = texts.join(' ');
+			expect(all).toContain('half an hour');
+			expect(all).toMatch(/filled: done,/);
+			expect(all.replace(/\s+/g, ' ')).toMatch(/health: Walk,/);
+		}
+		const set = answer('mini-calendar-set', wish, page(28, 40), february);
+		const [marks = []] = set.fits ? set.layouts[0].marks() : [];
+		const names = marks.flatMap((mark) =>
+			mark.kind === 'text' && ['Walk 20×', 'Water', 'Oven'].includes(mark.text) ? [mark.text] : []
+		);
+		expect(names).toEqual(['Walk 20×', 'Water', 'Oven']);
+	});
+
 	test('a ring has a cell for each day', () => {
 		for (const month of [may, april, february]) {
 			const found = answer('ring', {}, page(28, 40), month);

@@ -12,6 +12,7 @@ import { matrixDaysAcross } from './matrix-days-across';
 import { matrixDaysDown } from './matrix-days-down';
 import { miniCalendar } from './mini-calendar';
 import { miniCalendarSet } from './mini-calendar-set';
+import { withNotes } from './notes';
 import { monthGrid } from './month-grid';
 import { monthList } from './month-list';
 import { path } from './path';
@@ -42,16 +43,16 @@ export const forms: readonly Form[] = [
 	box,
 	weekBoxesList,
 	miniCalendar,
-	miniCalendarSet,
+	withNotes(miniCalendarSet),
 	monthGrid,
 	sixColumnGrid,
 	weekdayRows,
 	monthList,
-	matrixDaysDown,
-	matrixDaysAcross,
-	strips,
-	rhythmBoxes,
-	ring,
+	withNotes(matrixDaysDown),
+	withNotes(matrixDaysAcross),
+	withNotes(strips),
+	withNotes(rhythmBoxes),
+	withNotes(ring),
 	dayCells,
 	dayLines,
 	dayBars,

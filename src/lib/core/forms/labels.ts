@@ -5,9 +5,18 @@ import type { Item } from './wish';
 /** Names of habits where a wish has none yet. */
 const samples: readonly Item[] = [{ name: 'First' }, { name: 'Second' }, { name: 'Third' }];
 
-/** A wish's items, or a few samples. */
+/**
+ * A wish's items, or a few samples: those of one group together, in the order in which the groups first
+ * come, with the goal beside the name where that is asked for.
+ */
 export function itemsOf({ wish }: Setting): readonly Item[] {
-	return wish.items && wish.items.length > 0 ? wish.items : samples;
+	const items = wish.items && wish.items.length > 0 ? wish.items : samples;
+	const groups = [...new Set(items.map(({ group }) => group))];
+	return groups
+		.flatMap((group) => items.filter((item) => item.group === group))
+		.map((item) =>
+			wish.showGoals && item.goal ? { ...item, name: `${item.name} ${item.goal}×` } : item
+		);
 }
 
 /** A set of labels for all items, the squares the longest takes, and what it costs in comfort. */

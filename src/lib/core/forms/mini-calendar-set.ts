@@ -1,14 +1,9 @@
 import { move, type Mark } from '../draw';
 import { squares, type Size } from '../paper';
 import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { itemsOf } from './labels';
 import { fitLabel, miniMonthMarks, miniMonthSize } from './mini-month';
 import { titleMarks, titleRows } from './title-band';
-import type { Item } from './wish';
-
-/** Names to show on the set: the wish's items, or one nameless calendar. */
-function itemsOf({ wish }: Setting): readonly Item[] {
-	return wish.items && wish.items.length > 0 ? wish.items : [{ name: '' }];
-}
 
 /** Squares between neighbours, widened evenly to fill the length; never below the least gap. */
 function widened(length: number, count: number, each: number, least: number): number {

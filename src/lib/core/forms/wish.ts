@@ -10,6 +10,9 @@ export type Span = 'page' | 'spread';
 export type Rhythm =
 	'daily' | 'times-a-day' | 'times-a-week' | 'weekly' | 'monthly' | 'now-and-then' | 'threshold';
 
+/** How a tracker is marked: what stands for done, and what for missed. */
+export type Marking = 'fill' | 'circle' | 'cross' | 'leave' | 'fill-and-cross';
+
 /** A column of a table; its width follows from the hand where it is not given. */
 export interface Column {
 	readonly name: string;
@@ -62,6 +65,11 @@ export interface FormParameters {
 	/** Weekday columns left of the fold. */
 	readonly split?: number;
 	readonly items?: readonly Item[];
+	/** What counts as done, written below a tracker. */
+	readonly note?: string;
+	readonly marking?: Marking;
+	/** Goals stand beside the names. */
+	readonly showGoals?: boolean;
 	/** Words of a quote or of a note on the page. */
 	readonly text?: string;
 	/** Squares from line to line. */

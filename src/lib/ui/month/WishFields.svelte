@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Facts, FieldName, Form, Span, Wish } from '$lib/core/forms';
+	import type { Facts, FieldName, Form, Marking, Span, Wish } from '$lib/core/forms';
 	import Choice from '../fields/Choice.svelte';
 	import LinesField from '../fields/LinesField.svelte';
 	import NumberField from '../fields/NumberField.svelte';
@@ -19,6 +19,13 @@
 	let { wish, form, facts, untitled = 'none', onchange }: Props = $props();
 	const id = $props.id();
 
+	const markings: { value: Marking; label: string }[] = [
+		{ value: 'fill', label: 'filling what was done' },
+		{ value: 'circle', label: 'circling the date' },
+		{ value: 'cross', label: 'crossing what was missed' },
+		{ value: 'leave', label: 'leaving it empty' },
+		{ value: 'fill-and-cross', label: 'filling and crossing' }
+	];
 	const spans: { value: Span | 'any'; label: string }[] = [
 		{ value: 'any', label: 'as it fits' },
 		{ value: 'page', label: 'one page' },
@@ -74,11 +81,44 @@
 {/if}
 {#if has('items')}
 	<LinesField
-		label="Names, one a line (a shorter form after “ / ”, a rhythm as “(3 a week)”)"
+		label="Names, one a line (a shorter form after “ / ”, a rhythm as “(3 a week)”, a group as “# health”)"
 		value={wish.items ?? []}
 		format={itemLines}
 		onchange={(items) => onchange({ items })}
 	/>
+{/if}
+{#if has('note')}
+	<TextField
+		label="What counts as done (written below)"
+		value={wish.note ?? ''}
+		placeholder="nothing"
+		most={1000}
+		onchange={(note) => onchange({ note: note || undefined })}
+	/>
+	<div class="flex flex-wrap gap-4">
+		<label class="flex flex-col gap-0.5">
+			<span class="text-sm text-ink-soft">Marked by</span>
+			<select
+				class="field"
+				value={wish.marking ?? ''}
+				onchange={(event) => {
+					const marking = markings.find(({ value }) => value === event.currentTarget.value);
+					onchange({ marking: marking?.value });
+				}}
+			>
+				<option value="">not said on the page</option>
+				{#each markings as { value, label } (value)}<option {value}>{label}</option>{/each}
+			</select>
+		</label>
+		<label class="flex items-center gap-2 self-end pb-1.5">
+			<input
+				type="checkbox"
+				checked={wish.showGoals ?? false}
+				onchange={(event) => onchange({ showGoals: event.currentTarget.checked || undefined })}
+			/>
+			goals beside the names
+		</label>
+	</div>
 {/if}
 {#if has('columns')}
 	<LinesField

@@ -34,41 +34,67 @@ const rhythms: Readonly<Record<string, Rhythm>> = {
 	daily: 'daily',
 	weekly: 'weekly',
 	monthly: 'monthly',
-	'now and then': 'now-and-then'
+	'now and then': 'now-and-then',
+	threshold: 'threshold'
 };
 
 function rhythmWords({ rhythm, goal }: Item): string {
 	if (rhythm === 'times-a-week') return `${goal ?? 3} a week`;
+	if (rhythm === 'daily' && goal) return `${goal} a month`;
 	if (rhythm === 'times-a-day') return `${goal ?? 2} a day`;
 	return Object.entries(rhythms).find(([, value]) => value === rhythm)?.[0] ?? '';
 }
 
 function readRhythm(words: string): Pick<Item, 'rhythm' | 'goal'> {
-	const times = /^(\d{1,2}) a (week|day)$/.exec(words);
-	if (times)
-		return { rhythm: times[2] === 'week' ? 'times-a-week' : 'times-a-day', goal: Number(times[1]) };
-	return { rhythm: rhythms[words] };
+	const times = /^(\d{1,3}) a (week|day|month)$/.exec(words);
+	if (!times) return { rhythm: rhythms[words] };
+	const goal = Number(times[1]);
+	if (times[2] === 'month') return { rhythm: 'daily', goal };
+	return { rhythm: times[2] === 'week' ? 'times-a-week' : 'times-a-day', goal };
 }
 
-/** Habits: "Feed the dough / Dough (3 a week)": a shorter form after a slash, a rhythm in brackets. */
-export const itemLines: LineFormat<Item> = listOf(
-	(item) => {
-		const rhythm = rhythmWords(item);
-		return `${item.name}${item.short ? ` / ${item.short}` : ''}${rhythm ? ` (${rhythm})` : ''}`;
-	},
-	(line, before) => {
-		const match = /^(.*?)(?:\s+\/\s+([^(]*?))?\s*(?:\(([^()]*)\))?$/.exec(line);
-		const name = match?.[1]?.trim();
-		if (!match || !name) return undefined;
-		const words = match[3]?.trim() ?? '';
-		const known = words === '' || readRhythm(words).rhythm !== undefined;
-		// Brackets that say no rhythm belong to the name.
-		const whole = known ? name : line;
-		const kept = before.find((item) => item.name === whole) ?? { name: whole };
-		const { rhythm, goal = kept.goal } = known ? readRhythm(words) : {};
-		return { ...kept, name: whole, short: match[2]?.trim() || undefined, rhythm, goal };
+/**
+ * Habits: "Feed the dough / Dough (3 a week)": a shorter form after a slash, a rhythm in brackets. A line
+ * "# health" begins a group, "#" alone ends it.
+ */
+export const itemLines: LineFormat<Item> = {
+	write: (items) =>
+		items
+			.flatMap((item, index) => {
+				const begins = item.group !== items[index - 1]?.group;
+				return [...(begins ? [`# ${item.group ?? ''}`.trim()] : []), writeItem(item)];
+			})
+			.join('\n'),
+	read: (text, before) => {
+		let group: string | undefined;
+		return linesOf(text).flatMap((line): Item[] => {
+			if (line.startsWith('#')) {
+				group = line.slice(1).trim() || undefined;
+				return [];
+			}
+			const item = readItem(line, before);
+			return item ? [{ ...item, group }] : [];
+		});
 	}
-);
+};
+
+function writeItem(item: Item): string {
+	const rhythm = rhythmWords(item);
+	return `${item.name}${item.short ? ` / ${item.short}` : ''}${rhythm ? ` (${rhythm})` : ''}`;
+}
+
+function readItem(line: string, before: readonly Item[]): Item | undefined {
+	const match = /^(.*?)(?:\s+\/\s+([^(]*?))?\s*(?:\(([^()]*)\))?$/.exec(line);
+	const name = match?.[1]?.trim();
+	if (!match || !name) return undefined;
+	const words = match[3]?.trim() ?? '';
+	const known = words === '' || readRhythm(words).rhythm !== undefined;
+	// Brackets that say no rhythm belong to the name.
+	const whole = known ? name : line;
+	const kept = before.find((item) => item.name === whole) ?? { name: whole };
+	const { rhythm, goal = kept.goal } = known ? readRhythm(words) : {};
+	return { ...kept, name: whole, short: match[2]?.trim() || undefined, rhythm, goal };
+}
 
 /** Columns of a table: "Item 6", the width in squares last; without one it follows from the hand. */
 export const columnLines: LineFormat<Column> = listOf(

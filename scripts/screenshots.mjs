@@ -1,0 +1,69 @@
+// Takes the pictures in docs/screenshots/ from the demo data, in a database of their own.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from 'playwright';
+import { serve } from './serve.mjs';
+
+const folder = mkdtempSync(join(tmpdir(), 'horarium-'));
+process.env.HORARIUM_DB = join(folder, 'pictures.db');
+process.env.PORT = '0';
+const address = await serve({ database: '', demo: true });
+const browser = await chromium.launch({
+	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync']
+});
+
+/**
+ * @param {string} name
+ * @param {string} path
+ * @param {{ dark?: boolean, act?: (page: import('playwright').Page) => Promise<unknown> }} [options]
+ */
+async function picture(name, path, { dark = false, act } = {}) {
+	const page = await browser.newPage({
+		viewport: { width: 1280, height: 800 },
+		colorScheme: dark ? 'dark' : 'light',
+		reducedMotion: 'reduce',
+		locale: 'en-GB'
+	});
+	await page.goto(address + path, { waitUntil: 'networkidle' });
+	await act?.(page);
+	await page.screenshot({ path: `docs/screenshots/${name}.png` });
+	await page.close();
+}
+
+const home = await fetch(address, { redirect: 'manual' });
+const month = home.headers.get('location') ?? '';
+const books = await (await fetch(`${address}/notebooks`)).text();
+const book = /\/notebooks\/[0-9a-f-]{36}/.exec(books)?.[0] ?? '';
+
+await picture('month', month);
+await picture('month-dark', month, { dark: true });
+await picture('what-else', month, {
+	act: async (page) => {
+		await page.getByTestId('wish-3').click();
+		const question = page.getByText('What else could it be?');
+		await question.click();
+		await question.evaluate((element) => element.scrollIntoView({ block: 'start' }));
+	}
+});
+await picture('kinds', `${month}/kinds`, {
+	act: (page) => page.getByRole('button', { name: /^Month calendar/ }).click()
+});
+await picture('page-desk', `${month}/pages/66`, { act: (page) => page.mouse.move(640, 420) });
+await picture('guide', `${month}/guide/64`, { act: (page) => page.keyboard.press('ArrowDown') });
+await picture('notebook', book);
+await picture('measure', `${book}/measure`, {
+	act: (page) => page.getByLabel('length of 20 squares').focus()
+});
+await picture('hand', '/notebooks/hand');
+await picture('lettering', '/notebooks/lettering', {
+	act: (page) => page.getByLabel('Word', { exact: true }).fill('SEPTEMBER')
+});
+await picture('printer-check', '/notebooks/printer');
+await picture('months', '/months');
+await picture('welcome', '/welcome');
+
+await browser.close();
+rmSync(folder, { recursive: true, force: true });
+process.exit(0);
