@@ -20,7 +20,9 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const theme = event.cookies.get('theme');
 	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
 	event.locals.person = {
-		locale: preferredLocale(event.request.headers.get('accept-language')),
+		locale:
+			(await store.person.language()) ??
+			preferredLocale(event.request.headers.get('accept-language')),
 		hand: await store.person.hand()
 	};
 	const response = await resolve(event, {

@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit';
-import { pageMarks, planRun } from '../../src/lib/core/fit';
+import { kinds } from '../../src/lib/core/catalogue';
+import { choicesIn, pageMarks, planRun } from '../../src/lib/core/fit';
 import { countingGuide } from '../../src/lib/core/guide';
 import { breakLines } from '../../src/lib/core/hand';
 import { pageOf } from '../../src/lib/core/paper';
@@ -38,6 +39,26 @@ export async function benchCore(): Promise<void> {
 				return countingGuide({ w: columns, h: rows }, pageMarks(tenWishes, run, number));
 			})
 		)
+	);
+	const wishes = Array.from({ length: 30 }, (_, index) => {
+		const kind = kinds[(index * 7) % kinds.length];
+		return { ...kind?.start, id: `w${index}`, kind: kind?.id ?? 'cover' };
+	});
+	const thirty = planWith(wishes);
+	const room = { span: 'page', w: 28, h: 40 } as const;
+	report(
+		'all options of a 30-wish month',
+		await measure(50, () => wishes.map((wish) => choicesIn(thirty, wish, room))),
+		'wanted: under 20'
+	);
+	const full = planRun(thirty);
+	const marked = full.pages.map(({ number }) => number);
+	report(
+		'marks of one page of it',
+		await measure(200, () =>
+			pageMarks(thirty, full, marked[Math.floor(Math.random() * marked.length)] ?? 12)
+		),
+		'wanted: under 2'
 	);
 	const words = Array.from({ length: 2000 }, (_, index) => 'abcdefghij'.slice(index % 10));
 	report(

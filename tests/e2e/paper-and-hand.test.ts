@@ -122,6 +122,17 @@ test('a measured hand is kept and shortens what does not fit', async () => {
 	await saved(page);
 });
 
+test('pages are written in the language the person chose', async () => {
+	await open('/notebooks/hand');
+	await page.getByLabel(/^Weekdays and months/).selectOption('fi');
+	await saved(page);
+	await open('/');
+	await page.locator('svg text', { hasText: 'maanantai' }).first().waitFor();
+	await open('/notebooks/hand');
+	await page.getByLabel(/^Weekdays and months/).selectOption('');
+	await saved(page);
+});
+
 test('a title says where its letters start, and what would fit when it does not', async () => {
 	await open('/notebooks/lettering');
 	await page.getByLabel('Word', { exact: true }).fill('SEPTEMBER');

@@ -35,6 +35,25 @@ export class PersonStore {
 			.execute();
 	}
 
+	/** Language of the names on pages as a BCP 47 tag, where the person chose one. */
+	async language(): Promise<string | undefined> {
+		const row = await this.db
+			.selectFrom('setting')
+			.select('content')
+			.where('name', '=', 'language')
+			.executeTakeFirst();
+		return row?.content || undefined;
+	}
+
+	/** Chooses a language, or with an empty one leaves it to the browser. */
+	async setLanguage(content: string): Promise<void> {
+		await this.db
+			.insertInto('setting')
+			.values({ name: 'language', content })
+			.onConflict((conflict) => conflict.column('name').doUpdateSet({ content }))
+			.execute();
+	}
+
 	async printers(): Promise<Printer[]> {
 		const rows = await this.db.selectFrom('printer').selectAll().orderBy('name').execute();
 		return rows.map((row) => ({

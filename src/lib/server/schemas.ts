@@ -11,6 +11,7 @@ import {
 	wishesSchema,
 	words
 } from '$lib/core/formats';
+import { knownLocale } from '$lib/core/month';
 import { leastBarMm, mostBarMm } from '$lib/core/paper';
 
 /** A month as the screens send it. */
@@ -29,6 +30,15 @@ export const notebookContentSchema = record({ notebook: notebookSchema }).requir
 export const nameSchema = record({ name: words(100).min(1, missing).required(missing) }).required(
 	missing
 );
+
+/** The language of names on pages, or an empty text for the browser's. */
+export const languageSchema = record({
+	language: words(40)
+		.defined(missing)
+		.test('known', 'is not a language that this machine knows', (tag) =>
+			tag === '' ? true : knownLocale(tag) === tag
+		)
+}).required(missing);
 
 /** A kind of the person's own, as the screens send it. */
 export const ownKindSchema = nameSchema.shape({ wish: wishSchema });

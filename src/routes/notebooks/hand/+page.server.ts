@@ -1,3 +1,6 @@
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ locals }) => ({ hand: locals.person.hand });
+export const load: PageServerLoad = async ({ locals }) => ({
+	hand: locals.person.hand,
+	language: (await locals.store.person.language()) ?? ''
+});

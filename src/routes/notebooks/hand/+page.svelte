@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
 	import {
 		handFrom,
@@ -8,6 +9,7 @@
 		type MeasuredPhrases,
 		type PhraseName
 	} from '$lib/core/hand';
+	import { languageTags } from '$lib/ui/locale';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import { send } from '$lib/ui/send';
 
@@ -43,6 +45,20 @@
 			rate: (hand) => hand.letteringPerSquare
 		}
 	];
+
+	const languages = languageTags
+		.map((tag) => ({
+			tag,
+			name: new Intl.DisplayNames([tag], { type: 'language' }).of(tag) ?? tag
+		}))
+		.sort((a, b) => a.name.localeCompare(b.name));
+
+	async function speak(language: string) {
+		kept = 'keeping';
+		const answer = await send('PUT', '/app/language', { language });
+		kept = answer.kind === 'ok' ? 'kept' : 'failed';
+		await invalidateAll();
+	}
 
 	async function keep(next: MeasuredPhrases, height: number) {
 		measured = next;
@@ -109,6 +125,20 @@
 				/>
 				<p class="pb-1.5 text-ink-soft">1, or 2 for a large hand.</p>
 			</div>
+		</li>
+		<li class="border-t border-hairline pt-4">
+			<h2 class="text-xl">Language</h2>
+			<label class="flex flex-col gap-0.5">
+				<span class="text-sm text-ink-soft">Weekdays and months on the pages are written in</span>
+				<select
+					class="field self-start"
+					value={data.language}
+					onchange={(event) => speak(event.currentTarget.value)}
+				>
+					<option value="">the language of the browser</option>
+					{#each languages as { tag, name } (tag)}<option value={tag}>{name}</option>{/each}
+				</select>
+			</label>
 		</li>
 	</ol>
 </main>
