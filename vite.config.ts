@@ -10,7 +10,12 @@ export default defineConfig({
 		projects: [
 			{
 				extends: true,
-				test: { name: 'unit', include: ['src/**/*.test.ts'], environment: 'node' }
+				test: {
+					name: 'unit',
+					include: ['src/**/*.test.ts'],
+					environment: 'node',
+					testTimeout: 60_000
+				}
 			},
 			{
 				extends: true,
@@ -29,7 +34,7 @@ export default defineConfig({
 					environment: 'node',
 					fileParallelism: false,
 					testTimeout: 60_000,
-					hookTimeout: 60_000
+					hookTimeout: 180_000
 				}
 			}
 		]

@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { afterAll, afterEach, beforeAll, beforeEach, expect } from 'vitest';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
 
 export interface App {
@@ -107,6 +108,41 @@ export function watch(page: Page): string[] {
 			troubles.push(`a request left the machine: ${request.url()}`);
 	});
 	return troubles;
+}
+
+/** What a test file works with: a fresh window for each test, over one application and browser. */
+export interface Stage {
+	app: App;
+	browser: Browser;
+	context: BrowserContext;
+	page: Page;
+	troubles: string[];
+}
+
+/**
+ * Sets up the application with the demo data for a test file, and a window at `path` for each test. After
+ * each test nothing may have gone wrong on its page.
+ */
+export function onStage(path = '/'): () => Stage {
+	let stage: Stage;
+	let app: App;
+	let browser: Browser;
+	beforeAll(async () => {
+		[app, browser] = await Promise.all([startApp('demo'), launch()]);
+	});
+	afterAll(async () => {
+		await browser.close();
+		await app.stop();
+	});
+	beforeEach(async () => {
+		stage = { app, browser, ...(await openWindow(browser)) };
+		await stage.page.goto(app.address + path, { waitUntil: 'networkidle' });
+	});
+	afterEach(async () => {
+		await stage.context.close();
+		expect(stage.troubles).toEqual([]);
+	});
+	return () => stage;
 }
 
 /** Waits until everything shown is kept. */

@@ -1,28 +1,12 @@
-import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
-import type { Browser, BrowserContext, Page } from 'playwright';
+import { beforeEach, expect, test } from 'vitest';
+import type { Page } from 'playwright';
 import { kinds } from '../../src/lib/core/catalogue';
-import { launch, openWindow, saved, startApp, type App } from './app';
+import { onStage, saved } from './app';
 
-let app: App;
-let browser: Browser;
-let context: BrowserContext;
+const stage = onStage();
 let page: Page;
-let troubles: string[];
-
-beforeAll(async () => {
-	[app, browser] = await Promise.all([startApp('demo'), launch()]);
-});
-afterAll(async () => {
-	await browser.close();
-	await app.stop();
-});
-beforeEach(async () => {
-	({ context, page, troubles } = await openWindow(browser));
-	await page.goto(app.address, { waitUntil: 'networkidle' });
-});
-afterEach(async () => {
-	await context.close();
-	expect(troubles).toEqual([]);
+beforeEach(() => {
+	({ page } = stage());
 });
 
 const wishNames = () => page.locator('ol[aria-label="Wishes"] .font-serif').allTextContents();

@@ -1,29 +1,16 @@
 import axe from 'axe-core';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import type { Browser, BrowserContext, Page } from 'playwright';
+import { beforeEach, describe, expect, test } from 'vitest';
+import type { BrowserContext, Page } from 'playwright';
 import { readPdf } from '../support/read-pdf';
-import { launch, openWindow, saved, startApp, watch, type App } from './app';
+import { onStage, saved, watch, type App } from './app';
 
+const stage = onStage();
 let app: App;
-let browser: Browser;
 let context: BrowserContext;
 let page: Page;
 let troubles: string[];
-
-beforeAll(async () => {
-	[app, browser] = await Promise.all([startApp('demo'), launch()]);
-});
-afterAll(async () => {
-	await browser.close();
-	await app.stop();
-});
-beforeEach(async () => {
-	({ context, page, troubles } = await openWindow(browser));
-	await page.goto(app.address, { waitUntil: 'networkidle' });
-});
-afterEach(async () => {
-	await context.close();
-	expect(troubles).toEqual([]);
+beforeEach(() => {
+	({ app, context, page, troubles } = stage());
 });
 
 const wishNames = () => page.locator('ol[aria-label="Wishes"] .font-serif').allTextContents();

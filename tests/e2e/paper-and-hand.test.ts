@@ -1,29 +1,15 @@
-import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
-import type { Browser, BrowserContext, Page } from 'playwright';
+import { beforeEach, expect, test } from 'vitest';
+import type { BrowserContext, Page } from 'playwright';
 import { dotMm, type Notebook } from '../../src/lib/core/paper';
 import { readPdf } from '../support/read-pdf';
-import { launch, openWindow, saved, startApp, type App } from './app';
+import { onStage, saved, type App } from './app';
 
+const stage = onStage('/notebooks');
 let app: App;
-let browser: Browser;
 let context: BrowserContext;
 let page: Page;
-let troubles: string[];
-
-beforeAll(async () => {
-	[app, browser] = await Promise.all([startApp('demo'), launch()]);
-});
-afterAll(async () => {
-	await browser.close();
-	await app.stop();
-});
-beforeEach(async () => {
-	({ context, page, troubles } = await openWindow(browser));
-	await page.goto(`${app.address}/notebooks`, { waitUntil: 'networkidle' });
-});
-afterEach(async () => {
-	await context.close();
-	expect(troubles).toEqual([]);
+beforeEach(() => {
+	({ app, context, page } = stage());
 });
 
 const open = async (path: string) =>

@@ -65,9 +65,11 @@ export const wishSchema = record({
 	letter: whole(1, 60),
 	header: whole(0, 10),
 	columns: list(
-		record({ name: words(100).min(1, missing).required(missing), width: whole(1, 100) }).required(
-			missing
-		),
+		record({
+			name: words(100).min(1, missing).required(missing),
+			width: whole(1, 100),
+			longest: words(100)
+		}).required(missing),
 		0,
 		30
 	),

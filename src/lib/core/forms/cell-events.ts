@@ -41,6 +41,28 @@ export function fitEvent(event: PlannedEvent, width: number, { hand }: Setting):
 	return cut.length <= most ? event.text : `${cut.slice(0, Math.max(1, most - 1)).join('')}.`;
 }
 
+/** Events of a day in its cell, a line each from the cell's second row on. */
+export function dayEventMarks(setting: Setting, day: number, cell: Rect): Mark[] {
+	return (eventsByDay(setting).get(day) ?? [])
+		.slice(0, Math.max(0, cell.h - 1))
+		.map((event, line) =>
+			text(
+				fitEvent(event, cell.w, setting),
+				{ x: cell.x, y: cell.y + 1 + line, w: cell.w, h: 1 },
+				'hand',
+				'start'
+			)
+		);
+}
+
+/** Events of a day on one line, shortened to its width; nothing on a day without any. */
+export function dayEventLine(setting: Setting, day: number, place: Rect): Mark[] {
+	const events = eventsByDay(setting).get(day) ?? [];
+	if (events.length === 0) return [];
+	const all = { day, text: events.map(words).join('; ') };
+	return [text(fitEvent(all, place.w, setting), place, 'hand', 'start')];
+}
+
 /** Events in the cells of one part, below the date. */
 export function eventMarks(setting: Setting, part: CalendarPart, top: number): Mark[] {
 	const marks: Mark[] = [];

@@ -1,4 +1,5 @@
 import { line, text, type Mark } from '../draw';
+import { dayEventLine } from './cell-events';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom, restsOn } from './day-labels';
 import { rowLines, titleSum } from './rows';
@@ -15,7 +16,7 @@ const leastText = 4;
 export const monthList = pageForm({
 	id: 'month-list',
 	name: 'Month list',
-	fields: ['title', 'parts'],
+	fields: ['title', 'parts', 'events'],
 	least: (setting, there) => {
 		const top = titleRows(setting);
 		const one = { w: width(setting), h: top + header + setting.month.days };
@@ -94,6 +95,9 @@ function partMarks(
 		...tints,
 		...headings.filter((heading) => heading.text),
 		...dayColumn(setting, days, { x: dates, y }),
+		...days.flatMap((day, row) =>
+			dayEventLine(setting, day, { x: after, y: y + row, w: x + w - after, h: 1 })
+		),
 		...rowLines({ x, y, w, h: 0 }, 1, rows),
 		line(dates, y, dates, y + rows),
 		line(after, y, after, y + rows),

@@ -1,5 +1,6 @@
 import { grid, line, text, type Mark } from '../draw';
 import { monthShape, weekdayNames } from '../month';
+import { dayEventMarks, eventSums } from './cell-events';
 import { cellDiscomfort, pageForm, type Setting } from './form';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -18,7 +19,7 @@ function fromMonday(setting: Setting): Setting {
 export const sixColumnGrid = pageForm({
 	id: 'six-column-grid',
 	name: 'Six columns, shared weekend',
-	fields: ['title', 'cell', 'header'],
+	fields: ['title', 'cell', 'header', 'events'],
 	least: (setting) => {
 		const { wish } = setting;
 		const { month } = fromMonday(setting);
@@ -57,7 +58,8 @@ export const sixColumnGrid = pageForm({
 				why: [
 					`6 × ${w} = ${size.w} of ${there.w} across, ${there.w - size.w} over`,
 					`${titleSum(top)}header ${header} + ${month.weeks} weeks × ${h} = ${size.h} down`,
-					'counted from Monday: Saturday stands above Sunday in the sixth column'
+					'counted from Monday: Saturday stands above Sunday in the sixth column',
+					...eventSums(setting, h)
 				],
 				marks: () => [...titleMarks(setting, size.w, false), ...cells(setting, top, header, w, h)]
 			}
@@ -84,10 +86,12 @@ function cells(setting: Setting, top: number, header: number, w: number, h: numb
 		const shared = weekday === 6 ? h / 2 : 0;
 		if (weekday >= 5)
 			marks.unshift({ kind: 'tint', tone: 'rest', x, y: y + row * h + shared, w, h: h / 2 });
-		marks.push(text(String(day), { x, y: y + row * h + shared, w: 1, h: 1 }, 'figure'));
+		const cell = { x, y: y + row * h + shared, w, h: weekday >= 5 ? h / 2 : h };
+		marks.push(text(String(day), { ...cell, w: 1, h: 1 }, 'figure'));
+		marks.push(...dayEventMarks(setting, day, cell));
 	}
 	marks.push(...grid({ x: 0, y }, { w, h }, columns, month.weeks));
 	for (let row = 0; row < month.weeks; row++)
 		marks.push(line(5 * w, y + row * h + h / 2, 6 * w, y + row * h + h / 2));
-	return header > 0 ? marks : marks.filter((mark) => mark.kind !== 'text' || mark.style !== 'hand');
+	return header > 0 ? marks : marks.filter((mark) => mark.kind !== 'text' || mark.y >= y);
 }

@@ -13,12 +13,18 @@ const samples: readonly Column[] = [
 	{ name: 'How much', width: 4 }
 ];
 
-/** Columns of a table with their widths: as given, or as wide as the name in the person's hand. */
-function columnsOf({ wish, hand }: Setting): Required<Column>[] {
+/** A column of a table with the width it is ruled in. */
+interface RuledColumn {
+	readonly name: string;
+	readonly width: number;
+}
+
+/** Columns with their widths: as given, or as wide as name and longest value in the person's hand. */
+function columnsOf({ wish, hand }: Setting): RuledColumn[] {
 	const columns = wish.columns && wish.columns.length > 0 ? wish.columns : samples;
-	return columns.map(({ name, width }) => ({
+	return columns.map(({ name, width, longest = '' }) => ({
 		name,
-		width: width ?? Math.max(1, textWidth(name, hand))
+		width: width ?? Math.max(1, textWidth(name, hand), textWidth(longest, hand))
 	}));
 }
 

@@ -1,5 +1,6 @@
 import { grid, text, type Mark } from '../draw';
 import { cellOf, weekdayNames, weekNumbers } from '../month';
+import { dayEventMarks, eventSums } from './cell-events';
 import { cellDiscomfort, pageForm, type Setting } from './form';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -14,7 +15,7 @@ const header = 1;
 export const weekdayRows = pageForm({
 	id: 'weekday-rows',
 	name: 'Weekdays down',
-	fields: ['title', 'cell'],
+	fields: ['title', 'cell', 'events'],
 	least: (setting) => {
 		const cell = setting.wish.cell ?? { w: 1, h: 1 };
 		return {
@@ -45,7 +46,8 @@ export const weekdayRows = pageForm({
 				},
 				why: [
 					`labels ${label} + ${month.weeks} weeks × ${w} = ${size.w} of ${there.w} across`,
-					`${titleSum(top)}header ${header} + 7 × ${h} = ${size.h} of ${there.h} down`
+					`${titleSum(top)}header ${header} + 7 × ${h} = ${size.h} of ${there.h} down`,
+					...eventSums(setting, h)
 				],
 				marks: () => [...titleMarks(setting, size.w, false), ...cells(setting, top, w, h)]
 			}
@@ -65,7 +67,9 @@ function cells(setting: Setting, top: number, w: number, h: number): Mark[] {
 	);
 	for (let day = 1; day <= month.days; day++) {
 		const { row: week, column } = cellOf(month, day);
-		marks.push(text(String(day), { x: label + week * w, y: y + column * h, w: 1, h: 1 }, 'figure'));
+		const cell = { x: label + week * w, y: y + column * h, w, h };
+		marks.push(text(String(day), { ...cell, w: 1, h: 1 }, 'figure'));
+		marks.push(...dayEventMarks(setting, day, cell));
 	}
 	return [...marks, ...grid({ x: label, y }, { w, h }, month.weeks, 7)];
 }

@@ -17,6 +17,8 @@ export type Marking = 'fill' | 'circle' | 'cross' | 'leave' | 'fill-and-cross';
 export interface Column {
 	readonly name: string;
 	readonly width?: number;
+	/** The longest value that is expected in it. */
+	readonly longest?: string;
 }
 
 /** A goal from one day of the month to another, with days of slack after it. */

@@ -3,6 +3,7 @@
 	import { largestPage, settingOf, type Plan } from '$lib/core/fit';
 	import { formById, type Wish } from '$lib/core/forms';
 	import TextField from '../fields/TextField.svelte';
+	import FormChoice from '../month/FormChoice.svelte';
 	import WishFields from '../month/WishFields.svelte';
 	import FormPicture from '../page/FormPicture.svelte';
 
@@ -16,12 +17,10 @@
 		onkeep: (name: string) => void;
 	}
 	let { wish, plan, name, onchange, onadd, onkeep }: Props = $props();
-	const id = $props.id();
 
 	let ownName = $state('');
 	const kind = $derived(kindById(wish.kind));
 	const form = $derived(formById(wish.form ?? kind?.forms[0] ?? ''));
-	const others = $derived((kind?.forms ?? []).flatMap((id) => formById(id) ?? []));
 	const answer = $derived.by(() => {
 		if (!form) return undefined;
 		const page = largestPage(plan);
@@ -46,20 +45,7 @@
 		</p>
 	{/if}
 	<button class="button button-main self-start" onclick={onadd}>Add to the month</button>
-	{#if others.length > 1}
-		<div class="flex flex-col gap-0.5">
-			<label for="{id}-form" class="text-sm text-ink-soft">Ruled as</label>
-			<select
-				id="{id}-form"
-				class="field"
-				value={form?.id}
-				onchange={(event) =>
-					onchange({ ...wish, form: event.currentTarget.value, span: undefined, cell: undefined })}
-			>
-				{#each others as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
-			</select>
-		</div>
-	{/if}
+	<FormChoice {wish} {form} onchange={(fields) => onchange({ ...wish, ...fields })} />
 	{#if form}
 		<WishFields
 			{wish}

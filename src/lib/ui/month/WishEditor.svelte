@@ -5,16 +5,15 @@
 	import Choice from '../fields/Choice.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
 	import CalendarFile from './CalendarFile.svelte';
+	import FormChoice from './FormChoice.svelte';
 	import WhatIf from './WhatIf.svelte';
 	import WishFields from './WishFields.svelte';
 
 	let { desk, wish }: { desk: MonthDesk; wish: Wish } = $props();
-	const id = $props.id();
 
 	const kind = $derived(kindById(wish.kind));
 	const block = $derived(desk.run.blocks.find((block) => block.wish === wish.id));
 	const form = $derived(formById(wish.form ?? block?.form ?? kind?.forms[0] ?? ''));
-	const others = $derived((kind?.forms ?? []).flatMap((id) => formById(id) ?? []));
 
 	const importances: { value: Importance; label: string }[] = [
 		{ value: 'must', label: 'must' },
@@ -25,20 +24,7 @@
 </script>
 
 <div class="flex flex-col gap-3 pr-2 pb-4 pl-8" role="group" aria-label="Settings of this wish">
-	{#if others.length > 1}
-		<div class="flex flex-col gap-0.5">
-			<label for="{id}-form" class="text-sm text-ink-soft">Ruled as</label>
-			<select
-				id="{id}-form"
-				class="field"
-				value={form?.id}
-				onchange={(event) =>
-					edit({ form: event.currentTarget.value, span: undefined, cell: undefined })}
-			>
-				{#each others as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
-			</select>
-		</div>
-	{/if}
+	<FormChoice {wish} {form} onchange={edit} />
 	{#if form}
 		<WishFields
 			{wish}

@@ -81,7 +81,7 @@
 {/if}
 {#if has('items')}
 	<LinesField
-		label="Names, one a line (a shorter form after “ / ”, a rhythm as “(3 a week)”, a group as “# health”)"
+		label="Names, one a line (a shorter form after “ / ”, a sign after another, a rhythm as “(3 a week)”, a group as “# health”)"
 		value={wish.items ?? []}
 		format={itemLines}
 		onchange={(items) => onchange({ items })}
@@ -122,7 +122,7 @@
 {/if}
 {#if has('columns')}
 	<LinesField
-		label="Columns, one a line, each with its width in squares"
+		label="Columns, one a line: “Item 6” squares wide, or “Item = the longest value”"
 		value={wish.columns ?? []}
 		format={columnLines}
 		onchange={(columns) => onchange({ columns })}

@@ -54,8 +54,8 @@ function readRhythm(words: string): Pick<Item, 'rhythm' | 'goal'> {
 }
 
 /**
- * Habits: "Feed the dough / Dough (3 a week)": a shorter form after a slash, a rhythm in brackets. A line
- * "# health" begins a group, "#" alone ends it.
+ * Habits: "Feed the dough / Dough / D (3 a week)": a shorter form after a slash, a sign for narrow grids
+ * after another, a rhythm in brackets. A line "# health" begins a group, "#" alone ends it.
  */
 export const itemLines: LineFormat<Item> = {
 	write: (items) =>
@@ -80,26 +80,39 @@ export const itemLines: LineFormat<Item> = {
 
 function writeItem(item: Item): string {
 	const rhythm = rhythmWords(item);
-	return `${item.name}${item.short ? ` / ${item.short}` : ''}${rhythm ? ` (${rhythm})` : ''}`;
+	const short = item.short ?? (item.symbol === undefined ? undefined : '');
+	const names = [item.name, short, item.symbol].filter((part) => part !== undefined).join(' / ');
+	return `${names}${rhythm ? ` (${rhythm})` : ''}`;
 }
 
 function readItem(line: string, before: readonly Item[]): Item | undefined {
-	const match = /^(.*?)(?:\s+\/\s+([^(]*?))?\s*(?:\(([^()]*)\))?$/.exec(line);
-	const name = match?.[1]?.trim();
-	if (!match || !name) return undefined;
-	const words = match[3]?.trim() ?? '';
-	const known = words === '' || readRhythm(words).rhythm !== undefined;
+	const bracket = /^(.*?)\s*\(([^()]*)\)$/.exec(line);
+	const rhythm = bracket?.[2] === undefined ? {} : readRhythm(bracket[2].trim());
 	// Brackets that say no rhythm belong to the name.
-	const whole = known ? name : line;
-	const kept = before.find((item) => item.name === whole) ?? { name: whole };
-	const { rhythm, goal = kept.goal } = known ? readRhythm(words) : {};
-	return { ...kept, name: whole, short: match[2]?.trim() || undefined, rhythm, goal };
+	const names = rhythm.rhythm && bracket?.[1] ? bracket[1] : line;
+	const [name = '', short = '', symbol = ''] = `${names} `.split(' / ').map((part) => part.trim());
+	if (!name) return undefined;
+	const kept = before.find((item) => item.name === name) ?? { name };
+	return {
+		...kept,
+		name,
+		short: short || undefined,
+		symbol: symbol || undefined,
+		rhythm: rhythm.rhythm,
+		goal: rhythm.goal ?? kept.goal
+	};
 }
 
-/** Columns of a table: "Item 6", the width in squares last; without one it follows from the hand. */
+/**
+ * Columns of a table: "Item 6", the width in squares last; or "Item = Concertina reeds", the longest value
+ * expected, from which the width follows; or the name alone.
+ */
 export const columnLines: LineFormat<Column> = listOf(
-	({ name, width }) => (width === undefined ? name : `${name} ${width}`),
+	({ name, width, longest }) =>
+		longest ? `${name} = ${longest}` : width === undefined ? name : `${name} ${width}`,
 	(line) => {
+		const sample = /^(.*\S)\s+=\s+(.+)$/.exec(line);
+		if (sample?.[1]) return { name: sample[1], longest: sample[2] };
 		const match = /^(.*\S)\s+(\d{1,2})$/.exec(line);
 		if (!match?.[1]) return { name: line };
 		return { name: match[1], width: Math.max(1, Number(match[2])) };

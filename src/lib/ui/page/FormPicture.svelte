@@ -2,6 +2,7 @@
 	import { mergeMarks } from '$lib/core/draw';
 	import type { Layout } from '$lib/core/forms';
 	import type { Hand } from '$lib/core/hand';
+	import DotPattern from './DotPattern.svelte';
 	import MarksPicture from './MarksPicture.svelte';
 
 	interface Props {
@@ -34,9 +35,7 @@
 	aria-label={label}
 >
 	<defs>
-		<pattern id="{id}-dots" width="1" height="1" x="-0.5" y="-0.5" patternUnits="userSpaceOnUse">
-			<circle cx="0.5" cy="0.5" r="0.075" class="fill-dot" />
-		</pattern>
+		<DotPattern id="{id}-dots" />
 	</defs>
 	<rect x="-1" y="-1" {width} {height} class="fill-paper" />
 	<rect x="-0.5" y="-0.5" width={width - 1} height={height - 1} fill="url(#{id}-dots)" />

@@ -2,6 +2,7 @@
 	import type { Snippet } from 'svelte';
 	import type { Plan, Run } from '$lib/core/fit';
 	import { marginMm, pageOf, type Side, type Spread } from '$lib/core/paper';
+	import DotPattern from './DotPattern.svelte';
 	import PageMarks from './PageMarks.svelte';
 
 	interface Props {
@@ -60,9 +61,7 @@
 	aria-label={label}
 >
 	<defs>
-		<pattern id="{id}-dots" width="1" height="1" x="-0.5" y="-0.5" patternUnits="userSpaceOnUse">
-			<circle cx="0.5" cy="0.5" r="0.075" class="fill-dot" />
-		</pattern>
+		<DotPattern id="{id}-dots" />
 	</defs>
 	{#each sides as { side, number, page, exists, planned, left, x, y } (side)}
 		{#if exists}

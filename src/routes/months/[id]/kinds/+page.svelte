@@ -3,6 +3,7 @@
 	import { toast } from 'svelte-sonner';
 	import { kinds, purposes } from '$lib/core/catalogue';
 	import type { Wish } from '$lib/core/forms';
+	import TextField from '$lib/ui/fields/TextField.svelte';
 	import KindCard from '$lib/ui/kinds/KindCard.svelte';
 	import KindDraft from '$lib/ui/kinds/KindDraft.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
@@ -24,6 +25,7 @@
 	const desk = $derived(current());
 	let search = $state('');
 	let chosen = $state<string>();
+	let newName = $state('');
 	/** The chosen kind as it was changed here; nothing of it is kept until it is added. */
 	let draft = $state.raw<Wish>();
 
@@ -71,6 +73,15 @@
 		toast(`${name} was added to the month.`, {
 			action: { label: 'Undo', onClick: () => desk.undo() }
 		});
+	}
+
+	async function rename(event: SubmitEvent) {
+		event.preventDefault();
+		const answer = await send('PUT', `/app/kinds/${chosen}`, { name: newName.trim() });
+		if (answer.kind !== 'ok')
+			return toast.error(answer.kind === 'refused' ? answer.message : 'Horarium does not answer.');
+		newName = '';
+		await reload();
 	}
 
 	const reload = () => invalidate('horarium:month');
@@ -130,6 +141,16 @@
 				onkeep={(name) => keep(name, wish)}
 			/>
 			{#if isOwn}
+				<form class="mt-4 flex items-end gap-2" onsubmit={rename}>
+					<TextField
+						label="Rename it"
+						value={newName}
+						placeholder={entry.name}
+						most={100}
+						onchange={(text) => (newName = text)}
+					/>
+					<button class="button" disabled={newName.trim() === ''}>Rename</button>
+				</form>
 				<button
 					class="button mt-3"
 					onclick={() => deleteWithUndo(`/app/kinds/${entry.key}`, entry.name, reload)}

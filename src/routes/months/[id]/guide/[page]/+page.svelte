@@ -6,6 +6,7 @@
 	import { pageOf } from '$lib/core/paper';
 	import StepStrokes from '$lib/ui/guide/StepStrokes.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
@@ -114,11 +115,6 @@
 			</ol>
 		</section>
 	{:else}
-		<p class="m-auto max-w-md text-lg">
-			{desk.run.pages.length === 0
-				? 'No page is planned yet, so there is nothing to count.'
-				: 'This page is not part of the month’s run.'}
-			<a class="underline" href="/months/{desk.id}">Back to the month</a>
-		</p>
+		<NotInRun {desk} />
 	{/if}
 </main>

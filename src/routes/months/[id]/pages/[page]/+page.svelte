@@ -7,6 +7,7 @@
 	import BlockOutlines from '$lib/ui/page/BlockOutlines.svelte';
 	import CountingCursor from '$lib/ui/page/CountingCursor.svelte';
 	import type { CountedDot } from '$lib/ui/page/nearest-dot';
+	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 	import ZoomPane from '$lib/ui/page/ZoomPane.svelte';
@@ -126,11 +127,6 @@
 			</p>
 		</aside>
 	{:else}
-		<p class="m-auto max-w-md text-lg">
-			{desk.run.pages.length === 0
-				? 'No page is planned yet.'
-				: 'This page is not part of the month’s run.'}
-			<a class="underline" href="/months/{desk.id}">Back to the month</a>
-		</p>
+		<NotInRun {desk} />
 	{/if}
 </main>

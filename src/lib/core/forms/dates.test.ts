@@ -1,0 +1,124 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { anyHand, anyMonth, anyWeekStart } from '../../../../tests/support/arbitraries';
+import { defaultHand } from '../hand';
+import { monthShape } from '../month';
+import { contains } from '../paper';
+import { formById, forms, type FormParameters, type Room, type Setting } from '.';
+
+const page: Room = { span: 'page', w: 40, h: 60 };
+const spread: Room = { span: 'spread', left: { w: 28, h: 60 }, right: { w: 28, h: 60 }, gutter: 2 };
+
+/** Forms that show every day of the month, and how many times each date stands on the page. */
+const dated: readonly [id: string, room: Room, wish: FormParameters, times: number][] = [
+	['month-grid', page, {}, 1],
+	['month-grid', spread, {}, 1],
+	['six-column-grid', page, {}, 1],
+	['mini-calendar', page, {}, 1],
+	['mini-calendar-set', page, { items: [{ name: 'a' }, { name: 'b' }] }, 2],
+	['month-list', page, {}, 1],
+	['month-list', page, { parts: ['private', 'work'] }, 1],
+	['matrix-days-down', page, { items: [{ name: 'a' }] }, 1],
+	['matrix-days-across', page, { items: [{ name: 'a' }] }, 1],
+	['matrix-days-across', spread, { items: [{ name: 'a' }] }, 1],
+	['strips', page, { items: [{ name: 'a' }, { name: 'b' }, { name: 'c' }] }, 3],
+	['ring', page, {}, 1],
+	['day-cells', page, {}, 1],
+	['day-cells', page, { shape: 'hexagon' }, 1],
+	['day-lines', page, { lineHeight: 1 }, 1],
+	['day-lines', spread, { lineHeight: 2 }, 1],
+	['path', page, {}, 1],
+	['cover', page, {}, 1]
+];
+
+describe.each(dated)('%s', (id, room, wish, times) => {
+	test('writes every date of the month as often as it should, and no other', () => {
+		fc.assert(
+			fc.property(anyMonth, anyWeekStart, anyHand, (month, start, hand) => {
+				const shape = monthShape(month, start);
+				const setting: Setting = { month: shape, hand, locale: 'en', wish };
+				const answer = formById(id)?.layouts(setting, room);
+				if (!answer?.fits) throw new Error(answer?.misfit.reason);
+				const counts = new Map<number, number>();
+				for (const mark of answer.layouts[0].marks().flat())
+					if (mark.kind === 'text' && mark.style === 'figure')
+						counts.set(Number(mark.text), (counts.get(Number(mark.text)) ?? 0) + 1);
+				expect([...counts.keys()].sort((a, b) => a - b)).toEqual(
+					Array.from({ length: shape.days }, (_, index) => index + 1)
+				);
+				expect(new Set(counts.values())).toEqual(new Set([times]));
+			}),
+			{ numRuns: 60 }
+		);
+	});
+});
+
+test('a table rules as many rows as it says it holds', () => {
+	const rows = fc.integer({ min: 8, max: 60 });
+	fc.assert(
+		fc.property(
+			rows,
+			fc.option(fc.integer({ min: 1, max: 90 }), { nil: undefined }),
+			(h, entries) => {
+				const setting: Setting = {
+					month: monthShape({ year: 2027, month: 5 }, 'monday'),
+					hand: defaultHand,
+					locale: 'en',
+					wish: { columns: [{ name: 'Item', width: 12 }], entries }
+				};
+				const answer = formById('table')?.layouts(setting, { span: 'page', w: 28, h });
+				if (!answer?.fits) return;
+				for (const layout of answer.layouts) {
+					const { capacity = 0, abreast = 0, header = 0 } = layout.facts;
+					const across = layout
+						.marks()
+						.flat()
+						.filter((mark) => mark.kind === 'line' && mark.y1 === mark.y2 && mark.y1 >= header);
+					expect(across.length - abreast).toBe(capacity);
+					if (entries !== undefined) expect(capacity).toBeGreaterThanOrEqual(entries);
+				}
+			}
+		)
+	);
+});
+
+describe.each(forms.map((form) => [form.id, form] as const))('%s bears odd input', (_, form) => {
+	const long = 'Concertina practice '.repeat(15);
+	const wishes: FormParameters[] = [
+		{ title: long, items: [{ name: long }], columns: [{ name: long }], text: long, parts: [long] },
+		{
+			title: '🎶👩‍🔧',
+			items: [{ name: '🍞' }, { name: '👩‍👩‍👧‍👦' }],
+			text: '🎶 🍞',
+			levels: ['🙂', '😐', '🙁', '🌫️']
+		},
+		{ title: 'יומן לילה', items: [{ name: 'مفكرة' }, { name: 'לחם' }], text: 'שלום עולם' },
+		{ items: Array.from({ length: 60 }, (_, index) => ({ name: `Habit ${index}` })) },
+		{ columns: [], items: [], parts: [], goals: [], events: [] },
+		{ goals: [{ name: 'x', from: 31, to: 1 }], week: 6, hours: 24, entries: 2000 }
+	];
+
+	test.each([
+		[28, 40],
+		[5, 6],
+		[1, 1]
+	])('on %i × %i: it fits inside, or says why not', (w, h) => {
+		for (const wish of wishes)
+			for (const room of [
+				{ span: 'page', w, h } as const,
+				{ span: 'spread', left: { w, h }, right: { w, h }, gutter: 2 } as const
+			]) {
+				if (!form.spans.includes(room.span)) continue;
+				const month = monthShape({ year: 2027, month: 2 }, 'monday');
+				const answer = form.layouts({ month, hand: defaultHand, locale: 'en', wish }, room);
+				if (!answer.fits) {
+					expect(answer.misfit.reason).toMatch(/\d/);
+					continue;
+				}
+				for (const marks of answer.layouts[0].marks())
+					for (const mark of marks)
+						if (mark.kind === 'text')
+							expect(contains({ x: 0, y: 0, w, h }, mark), `${mark.text} ${w}`).toBe(true);
+			}
+	});
+});

@@ -1,0 +1,28 @@
+<script lang="ts">
+	import { kindById } from '$lib/core/catalogue';
+	import { formById, type Form, type Wish } from '$lib/core/forms';
+
+	/** How a wish is ruled, out of the forms that its kind may take. */
+	let {
+		wish,
+		form,
+		onchange
+	}: { wish: Wish; form: Form | undefined; onchange: (fields: Partial<Wish>) => void } = $props();
+	const id = $props.id();
+	const forms = $derived((kindById(wish.kind)?.forms ?? []).flatMap((id) => formById(id) ?? []));
+</script>
+
+{#if forms.length > 1}
+	<div class="flex flex-col gap-0.5">
+		<label for={id} class="text-sm text-ink-soft">Ruled as</label>
+		<select
+			{id}
+			class="field"
+			value={form?.id}
+			onchange={(event) =>
+				onchange({ form: event.currentTarget.value, span: undefined, cell: undefined })}
+		>
+			{#each forms as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
+		</select>
+	</div>
+{/if}
