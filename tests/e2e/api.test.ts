@@ -108,6 +108,30 @@ describe('the API', () => {
 	});
 });
 
+test('random requests never break the server', async () => {
+	await fc.assert(
+		fc.asyncProperty(
+			fc.oneof(
+				fc.json(),
+				fc.tuple(anyPlan, fc.nat(), fc.jsonValue()).map(([plan, at, value]) => {
+					const document: unknown = JSON.parse(JSON.stringify(toDocument(plan)));
+					const places = leaves(document);
+					places[at % places.length]?.(value);
+					return JSON.stringify(document);
+				})
+			),
+			async (body) => {
+				const response = await post('/api/v1/plan?include=marks', body);
+				expect([200, 400]).toContain(response.status);
+				await response.json();
+			}
+		),
+		{ numRuns: 400 }
+	);
+	const health = await fetch(`${app.address}/api/v1/health`);
+	expect(health.status).toBe(200);
+});
+
 // Referee: Ajv, a JSON Schema validator.
 describe('the published schema', () => {
 	test('takes every plan that the program writes, and refuses what the server refuses', async () => {
@@ -145,27 +169,3 @@ function leaves(value: unknown): ((next: unknown) => void)[] {
 		...leaves(holder[key])
 	]);
 }
-
-test('random requests never break the server', async () => {
-	await fc.assert(
-		fc.asyncProperty(
-			fc.oneof(
-				fc.json(),
-				fc.tuple(anyPlan, fc.nat(), fc.jsonValue()).map(([plan, at, value]) => {
-					const document: unknown = JSON.parse(JSON.stringify(toDocument(plan)));
-					const places = leaves(document);
-					places[at % places.length]?.(value);
-					return JSON.stringify(document);
-				})
-			),
-			async (body) => {
-				const response = await post('/api/v1/plan?include=marks', body);
-				expect([200, 400]).toContain(response.status);
-				await response.json();
-			}
-		),
-		{ numRuns: 400 }
-	);
-	const health = await fetch(`${app.address}/api/v1/health`);
-	expect(health.status).toBe(200);
-});

@@ -64,6 +64,11 @@ describe('a plan document', () => {
 		['two wishes with one id', 'wishes[1].id', documentWith([cover(0, 1), cover(0, 1)])],
 		['a wish without an id', 'wishes[0].id', documentWith([{ kind: 'cover' }])],
 		['no wish', 'wishes[0]', documentWith([null])],
+		[
+			'a number among names',
+			'wishes[0].parts[1]',
+			documentWith([{ ...cover(0, 0), parts: ['a', 7] }])
+		],
 		['a word for yes', 'wishes[0].filler', documentWith([{ ...cover(0, 0), filler: 'yes' }])],
 		['not a number', 'notebook.pitchMm', documentWith([], { notebook: { ...a5, pitchMm: NaN } })]
 	])('refuses %s', (_, path, document) => {

@@ -14,6 +14,12 @@ type Told = { value?: unknown; originalValue?: unknown };
 
 const got = ({ value, originalValue }: Told) => shown(originalValue ?? value);
 
+/**
+ * Undoes what Yup would read into a value (a number in a text, JSON in a text, a text in a number), in
+ * lists even where a field is strict: a document means what it says.
+ */
+const unparsed = (_: unknown, original: unknown) => original;
+
 /** A whole number inside limits. */
 export function whole(least: number, most: number) {
 	const range = least === most ? `${least}` : `a whole number from ${least} to ${most}`;
@@ -21,6 +27,7 @@ export function whole(least: number, most: number) {
 	return yup
 		.number()
 		.strict()
+		.transform(unparsed)
 		.typeError(message)
 		.integer(message)
 		.min(least, message)
@@ -31,7 +38,13 @@ export function whole(least: number, most: number) {
 export function measure(least: number, most: number, unit = 'mm') {
 	const message = (told: Told) =>
 		`must be a number from ${least} to ${most}${unit ? ` ${unit}` : ''}; it is ${got(told)}`;
-	return yup.number().strict().typeError(message).min(least, message).max(most, message);
+	return yup
+		.number()
+		.strict()
+		.transform(unparsed)
+		.typeError(message)
+		.min(least, message)
+		.max(most, message);
 }
 
 /** A text of limited length. */
@@ -39,6 +52,7 @@ export function words(most: number) {
 	return yup
 		.string()
 		.strict()
+		.transform(unparsed)
 		.typeError((told: Told) => `must be a text; it is ${got(told)}`)
 		.max(most, `must have at most ${most} characters`);
 }
@@ -58,11 +72,9 @@ export function flag() {
 	return yup
 		.boolean()
 		.strict()
+		.transform(unparsed)
 		.typeError((told: Told) => `must be true or false; it is ${got(told)}`);
 }
-
-/** Yup would read a text that holds JSON as if it were the JSON; a document means what it says. */
-const unparsed = (_: unknown, original: unknown) => original;
 
 /** An object with known fields; others are left out. */
 export function record<T extends yup.ObjectShape>(fields: T) {
