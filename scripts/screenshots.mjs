@@ -62,7 +62,6 @@ await picture('lettering', '/notebooks/lettering', {
 });
 await picture('printer-check', '/notebooks/printer');
 await picture('months', '/months');
-await picture('welcome', '/welcome');
 
 await browser.close();
 rmSync(folder, { recursive: true, force: true });

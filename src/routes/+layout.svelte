@@ -6,7 +6,6 @@
 	import '@fontsource/alegreya/500-italic.css';
 	import '@fontsource/patrick-hand/400.css';
 	import '../app.css';
-	import { Toaster } from 'svelte-sonner';
 	import Masthead from '$lib/ui/shell/Masthead.svelte';
 
 	let { data, children } = $props();
@@ -19,4 +18,3 @@
 	<Masthead months={data.months} theme={data.theme} locale={data.locale} />
 	{@render children()}
 </div>
-<Toaster position="bottom-center" duration={10_000} closeButton />

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { readCalendar, type CalendarRead } from '$lib/core/formats/icalendar';
+import type { CalendarRead } from '$lib/core/formats/icalendar';
 import type { YearMonth } from '$lib/core/month';
 import { planRun, remediesFor, type Plan, type Remedy, type Run } from '$lib/core/fit';
 
@@ -7,7 +7,15 @@ import { planRun, remediesFor, type Plan, type Remedy, type Run } from '$lib/cor
 export interface PlannerWorker {
 	plan: (plan: Plan) => Run;
 	remedies: (plan: Plan, run: Run, wish: string) => Remedy[];
-	readCalendar: (text: string, month: YearMonth, timeZone: string) => CalendarRead;
+	readCalendar: (text: string, month: YearMonth, timeZone: string) => Promise<CalendarRead>;
 }
 
-expose({ plan: planRun, remedies: remediesFor, readCalendar } satisfies PlannerWorker);
+expose({
+	plan: planRun,
+	remedies: remediesFor,
+	readCalendar: async (text, month, timeZone) => {
+		// The parser is large and few months need it.
+		const { readCalendar } = await import('$lib/core/formats/icalendar');
+		return readCalendar(text, month, timeZone);
+	}
+} satisfies PlannerWorker);

@@ -4,6 +4,7 @@
 	import { formatMonth, monthTitle, nextToPlan, parseMonth } from '$lib/core/month';
 	import { send, textOf } from '$lib/ui/send';
 	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
+	import Notices from '$lib/ui/shell/Notices.svelte';
 
 	let { data } = $props();
 
@@ -99,3 +100,4 @@
 		</ul>
 	{/if}
 </main>
+<Notices />

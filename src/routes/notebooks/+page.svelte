@@ -2,6 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { plannablePages } from '$lib/core/paper';
 	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
+	import Notices from '$lib/ui/shell/Notices.svelte';
 
 	let { data } = $props();
 </script>
@@ -53,3 +54,4 @@
 		</ul>
 	{/if}
 </main>
+<Notices />

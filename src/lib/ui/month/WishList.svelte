@@ -1,24 +1,36 @@
 <script lang="ts">
 	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
-	import type { Wish } from '$lib/core/forms';
 	import type { MonthDesk } from './month-desk.svelte';
 	import WishRow from './WishRow.svelte';
 
 	let { desk }: { desk: MonthDesk } = $props();
 
+	/** What is dragged is a place in the order; the library need not know of every keystroke in a wish. */
+	interface Place {
+		readonly id: string;
+	}
+
+	const ids = $derived(desk.wishes.map(({ id }) => id).join('\n'));
+	const inOrder = $derived(
+		ids
+			.split('\n')
+			.filter(Boolean)
+			.map((id): Place => ({ id }))
+	);
 	/** The order while a row is being dragged; otherwise the desk's. */
-	let dragged = $state.raw<Wish[]>();
-	const shown = $derived(dragged ?? [...desk.wishes]);
+	let dragged = $state.raw<Place[]>();
+	const shown = $derived(dragged ?? inOrder);
+	const wishes = $derived(new Map(desk.wishes.map((wish) => [wish.id, wish])));
 	const calm =
 		typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
 
-	function consider(event: CustomEvent<DndEvent<Wish>>) {
+	function consider(event: CustomEvent<DndEvent<Place>>) {
 		dragged = event.detail.items;
 	}
 
-	function finalize(event: CustomEvent<DndEvent<Wish>>) {
+	function finalize(event: CustomEvent<DndEvent<Place>>) {
 		dragged = undefined;
-		desk.change({ wishes: event.detail.items });
+		desk.change({ wishes: event.detail.items.flatMap(({ id }) => wishes.get(id) ?? []) });
 	}
 </script>
 
@@ -38,9 +50,10 @@
 	onconsider={consider}
 	onfinalize={finalize}
 >
-	{#each shown as wish, index (wish.id)}
+	{#each shown as place, index (place.id)}
+		{@const wish = wishes.get(place.id)}
 		<li class="border-b border-hairline bg-sheet">
-			<WishRow {desk} {wish} {index} />
+			{#if wish}<WishRow {desk} {wish} {index} />{/if}
 		</li>
 	{/each}
 </ol>

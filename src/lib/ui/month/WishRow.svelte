@@ -5,7 +5,6 @@
 	import { isTyping } from '../shell/keys';
 	import type { MonthDesk } from './month-desk.svelte';
 	import Remedies from './Remedies.svelte';
-	import WishEditor from './WishEditor.svelte';
 
 	let { desk, wish, index }: { desk: MonthDesk; wish: Wish; index: number } = $props();
 
@@ -72,5 +71,8 @@
 	<Remedies {desk} wish={wish.id} />
 {/if}
 {#if open}
-	<WishEditor {desk} {wish} />
+	<!-- Loaded when first opened: the month is read far more often than a wish is changed. -->
+	{#await import('./WishEditor.svelte') then { default: WishEditor }}
+		<WishEditor {desk} {wish} />
+	{/await}
 {/if}

@@ -10,6 +10,7 @@
 	import SaveState from '$lib/ui/month/SaveState.svelte';
 	import { send } from '$lib/ui/send';
 	import { deleteWithUndo } from '$lib/ui/undo-toast';
+	import Notices from '$lib/ui/shell/Notices.svelte';
 
 	let { data } = $props();
 
@@ -165,3 +166,4 @@
 		{/if}
 	</aside>
 </main>
+<Notices />
