@@ -6,9 +6,9 @@ import type { Setting } from './form';
 /** Height of a page title: 1 square above the letters, 2 for them, 1 below (common practice: 4). */
 export const titleHeight = 4;
 
-/** Squares the wish's title takes at the top of its block: 4, or 0 where it has none. */
-export function titleRows({ wish }: Setting): number {
-	return wish.title ? titleHeight : 0;
+/** Squares the wish's title takes at the top of its block: 4, 1 where it must, or 0 where it has none. */
+export function titleRows(setting: Setting): number {
+	return setting.wish.title ? (setting.titleRows ?? titleHeight) : 0;
 }
 
 /**
@@ -40,8 +40,15 @@ export function letteringMarks(word: string, rect: Rect): Mark[] {
 }
 
 /** The title over the full width of a block's first rows, nothing where the wish has no title. */
-export function titleMarks({ wish }: Setting, width: number, ruled: boolean): Mark[] {
-	if (!wish.title) return [];
-	const letters = letteringMarks(wish.title, { x: 0, y: 1, w: width, h: titleHeight - 2 });
-	return ruled ? [...letters, line(0, titleHeight, width, titleHeight)] : letters;
+export function titleMarks(setting: Setting, width: number, ruled: boolean): Mark[] {
+	const { title } = setting.wish;
+	if (!title) return [];
+	const rows = titleRows(setting);
+	const letters = letteringMarks(
+		title,
+		rows < titleHeight
+			? { x: 0, y: 0, w: width, h: rows }
+			: { x: 0, y: 1, w: width, h: titleHeight - 2 }
+	);
+	return ruled ? [...letters, line(0, rows, width, rows)] : letters;
 }

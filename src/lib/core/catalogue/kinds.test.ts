@@ -1,0 +1,57 @@
+import { describe, expect, test } from 'vitest';
+import { planWith, small } from '../../../../tests/support/arbitraries';
+import { alternatives, planRun } from '../fit';
+import { checked, wishSchema } from '../formats';
+import { formById, forms, type Wish } from '../forms';
+import { kindById, kinds, purposes, startingSet, type Kind } from '.';
+
+const wishOf = (kind: Kind): Wish => ({ ...kind.start, id: kind.id, kind: kind.id });
+
+/** Kinds that people keep, as common practice names them. */
+const expected =
+	'cover quote index month-calendar year-strip events deadlines goals goal-timeline tasks task-bank month-plan dashboard timetable routines intentions reflections week-check-in habits mood sleep work-hours steps wellness weight exercise-log study-tracker spending shopping-list wish-list purchases-by-urgency meals parcels orders content-plan follower-counts media-log reading-list favourites currently topic-to-study one-line-a-day gratitude highlights happiness milestones affirmations goals-and-rewards brain-dump notes chores-last-done stock-list project-page weekly-pages month-review';
+
+test('the catalogue holds every kind once, each under a purpose', () => {
+	expect(kinds.map(({ id }) => id).sort()).toEqual(expected.split(' ').sort());
+	const known = new Set(purposes.map(({ id }) => id));
+	for (const kind of kinds) expect(known.has(kind.purpose)).toBe(true);
+	expect(new Set(kinds.map(({ name }) => name)).size).toBe(kinds.length);
+});
+
+test('every form is one that some kind may take', () => {
+	const used = new Set(kinds.flatMap((kind) => kind.forms));
+	expect(forms.filter(({ id }) => !used.has(id))).toEqual([]);
+	for (const id of used) expect(formById(id), id).toBeDefined();
+});
+
+describe.each(kinds.map((kind) => [kind.id, kind] as const))('%s', (_, kind) => {
+	test('starts with a wish that is valid and finds a place in both usual notebooks', () => {
+		const wish = wishOf(kind);
+		expect(checked(wishSchema, wish).ok).toBe(true);
+		for (const parts of [{}, { notebook: small }, { month: { year: 2027, month: 2 } }]) {
+			const run = planRun(planWith([wish], parts));
+			expect(run.unplaced).toEqual([]);
+		}
+	});
+
+	test('offers other ways that come out as they were shown', () => {
+		const plan = planWith([wishOf(kind)]);
+		const found = alternatives(plan, wishOf(kind));
+		expect(found.length).toBeGreaterThan(0);
+		for (const { change, form, layout } of found) {
+			const changed = { ...wishOf(kind), ...change };
+			const [block] = planRun({ ...plan, wishes: [changed] }).blocks;
+			expect(block?.form).toBe(form);
+			expect(block?.room.span).toBe(layout.room.span);
+		}
+	});
+});
+
+test('a first month starts with a cover, a calendar, habits and a brain dump', () => {
+	expect(startingSet().map(({ kind }) => kindById(kind)?.name)).toEqual([
+		'Cover',
+		'Month calendar',
+		'Habit trackers',
+		'Brain dump'
+	]);
+});
