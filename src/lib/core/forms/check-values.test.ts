@@ -347,3 +347,43 @@ describe('events', () => {
 		expect(found.layouts[0].facts.cell?.h).toBeGreaterThanOrEqual(4);
 	});
 });
+
+describe('the measured hand', () => {
+	const drawnBy = (id: string, wish: FormParameters, hand: Partial<typeof defaultHand>) => {
+		const month = monthShape(may, 'monday');
+		const setting: Setting = { month, hand: { ...defaultHand, ...hand }, locale: 'en', wish };
+		const found = formById(id)?.layouts(setting, page(28, 40));
+		if (!found?.fits) throw new Error(found?.misfit.reason);
+		return found.layouts[0];
+	};
+
+	test('lines of 2 halve the rows of a table and the columns take the letters they need', () => {
+		const columns = [{ name: 'Concertina' }, { name: 'Cost', longest: '1,250.00' }];
+		const usual = drawnBy('table', { columns }, {});
+		const large = drawnBy('table', { columns }, { lettersPerSquare: 1, lineHeight: 2 });
+		expect(usual.facts).toMatchObject({ rows: 39, lineHeight: 1 });
+		expect(usual.why[0]).toBe('Concertina 5 + Cost 4 = 9');
+		expect(large.facts).toMatchObject({ rows: 19, lineHeight: 2 });
+		expect(large.why[0]).toBe('Concertina 10 + Cost 8 = 18');
+	});
+
+	test('a line a day is as high as the hand writes', () => {
+		expect(drawnBy('day-lines', {}, { lineHeight: 1 }).facts.lineHeight).toBe(1);
+		const month = monthShape(may, 'monday');
+		const hand = { ...defaultHand, lineHeight: 2 };
+		const found = formById('day-lines')?.layouts(
+			{ month, hand, locale: 'en', wish: {} },
+			page(28, 40)
+		);
+		expect(found?.fits || found?.misfit.lacking).toEqual({ w: 0, h: 24 });
+	});
+
+	test('large figures prefer cells of two squares, and say what one square costs', () => {
+		const large = { figuresPerSquare: 1 };
+		expect(drawnBy('mini-calendar', { cell: { w: 1, h: 1 } }, large).why.at(-1)).toBe(
+			'two figures take 2 squares in your hand: write the dates smaller'
+		);
+		expect(drawnBy('mini-calendar', { cell: { w: 2, h: 2 } }, large).why).toHaveLength(2);
+		expect(drawnBy('mini-calendar', { cell: { w: 1, h: 1 } }, {}).why).toHaveLength(2);
+	});
+});

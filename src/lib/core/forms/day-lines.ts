@@ -22,7 +22,11 @@ export const dayLines: Form = {
 		const top = titleRows(setting);
 		const { days } = setting.month;
 		const left = room.span === 'page' ? days : Math.ceil(days / 2);
-		const heights = setting.wish.lineHeight ? [setting.wish.lineHeight] : [2, 1];
+		const { lineHeight } = setting.wish;
+		// A large hand is not given lines that it cannot write on unless they are asked for.
+		const heights = lineHeight
+			? [lineHeight]
+			: [...new Set([Math.max(2, setting.hand.lineHeight), setting.hand.lineHeight])];
 		const width = room.span === 'page' ? room.w : Math.min(room.left.w, room.right.w);
 		const layouts = heights.flatMap((height): Layout[] => {
 			const down = top + header + left * height;
@@ -74,7 +78,10 @@ export const dayLines: Form = {
 		return ranked(layouts, () =>
 			tooSmall(
 				'A line a day',
-				{ w: dayLabelWidth + leastText, h: top + header + left * (setting.wish.lineHeight ?? 1) },
+				{
+					w: dayLabelWidth + leastText,
+					h: top + header + left * (lineHeight ?? setting.hand.lineHeight)
+				},
 				there
 			)
 		);

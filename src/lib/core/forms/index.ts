@@ -6,6 +6,7 @@ import { dayBars } from './day-bars';
 import { dayCells } from './day-cells';
 import { dayLines } from './day-lines';
 import type { Form } from './form';
+import { withFigures } from './figures';
 import { gridTable } from './grid-table';
 import { hours } from './hours';
 import { matrixDaysAcross } from './matrix-days-across';
@@ -42,18 +43,18 @@ export const forms: readonly Form[] = [
 	quote,
 	box,
 	weekBoxesList,
-	miniCalendar,
-	withNotes(miniCalendarSet),
+	withFigures(miniCalendar),
+	withNotes(withFigures(miniCalendarSet)),
 	monthGrid,
 	sixColumnGrid,
 	weekdayRows,
 	monthList,
 	withNotes(matrixDaysDown),
 	withNotes(matrixDaysAcross),
-	withNotes(strips),
+	withNotes(withFigures(strips)),
 	withNotes(rhythmBoxes),
-	withNotes(ring),
-	dayCells,
+	withNotes(withFigures(ring)),
+	withFigures(dayCells),
 	dayLines,
 	dayBars,
 	hours,

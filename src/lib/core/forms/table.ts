@@ -28,23 +28,30 @@ function columnsOf({ wish, hand }: Setting): RuledColumn[] {
 	}));
 }
 
+/** Height of a row: as asked for, or a line of the person's hand. */
+function lineOf({ wish, hand }: Setting): number {
+	return wish.lineHeight ?? hand.lineHeight;
+}
+
 function widthOf(setting: Setting): number {
 	return columnsOf(setting).reduce((sum, { width }) => sum + width, 0);
 }
 
 /**
- * A table, t times side by side with gaps of 2 (1 if it must): title 4, header 1, rows of 1 square. It
+ * A table, t times side by side with gaps of 2 (1 if it must): title 4, header 1, rows of 1 square, or of
+ * a line of the person's hand. It
  * takes as many rows as fit, or as many as `entries` need; a table that stands alone is as wide as its
  * columns. Capacity is t × rows. (Common practice.)
  */
 export const table = pageForm({
 	id: 'table',
 	name: 'Table',
-	fields: ['title', 'columns', 'tables', 'entries'],
+	fields: ['title', 'columns', 'tables', 'entries', 'lineHeight'],
 	least: (setting) => {
 		const t = setting.wish.tables ?? 1;
 		const rows = setting.wish.entries ? Math.ceil(setting.wish.entries / t) : leastRows;
-		return { w: t * widthOf(setting) + (t - 1), h: titleRows(setting) + header + rows };
+		const high = lineOf(setting);
+		return { w: t * widthOf(setting) + (t - 1), h: titleRows(setting) + header + rows * high };
 	},
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
@@ -55,13 +62,14 @@ export const table = pageForm({
 		const counts = tables ? [tables] : Array.from({ length: most }, (_, index) => most - index);
 		return counts.flatMap((t) => {
 			const gap = wanted ?? (t * one + (t - 1) * usualGap <= there.w ? usualGap : 1);
-			const free = there.h - top - header;
+			const high = lineOf(setting);
+			const free = Math.floor((there.h - top - header) / high);
 			const needed = entries === undefined ? undefined : Math.ceil(entries / t);
 			const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed];
 			return heights
 				.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
 				.map((rows) => {
-					const size = { w: t * one + (t - 1) * gap, h: top + header + rows };
+					const size = { w: t * one + (t - 1) * gap, h: top + header + rows * high };
 					const capacity = t * rows;
 					return {
 						size,
@@ -75,6 +83,7 @@ export const table = pageForm({
 							header,
 							title: top,
 							capacity,
+							lineHeight: high,
 							gap: t > 1 ? gap : 0,
 							over: there.w - size.w
 						},
@@ -83,7 +92,7 @@ export const table = pageForm({
 								.map(({ name, width }) => `${name} ${width}`)
 								.join(' + ')} = ${one}`,
 							`${t} × ${one}${t > 1 ? ` + ${t - 1} × ${gap}` : ''} = ${size.w} of ${there.w} across`,
-							`${titleSum(top)}header ${header} + ${rows} rows = ${size.h} of ${there.h} down`,
+							`${titleSum(top)}header ${header} + ${rows} rows${high > 1 ? ` × ${high}` : ''} = ${size.h} of ${there.h} down`,
 							`${t} × ${rows} = ${capacity} entries${entries === undefined ? '' : ` for ${entries} wanted`}`
 						],
 						marks: () => [
@@ -102,6 +111,7 @@ export const table = pageForm({
 
 function oneTable(setting: Setting, top: number, rows: number): Mark[] {
 	const columns = columnsOf(setting);
+	const high = lineOf(setting);
 	const widths = columns.map(({ width }) => width);
 	let x = 0;
 	const names = columns.map(({ name, width }) => {
@@ -111,7 +121,7 @@ function oneTable(setting: Setting, top: number, rows: number): Mark[] {
 	});
 	return [
 		...names,
-		...rowLines({ x: 0, y: top + header, w: x, h: 0 }, 1, rows),
-		...columnLines(0, top + header, rows, widths)
+		...rowLines({ x: 0, y: top + header, w: x, h: 0 }, high, rows),
+		...columnLines(0, top + header, rows * high, widths)
 	];
 }

@@ -67,7 +67,7 @@ function totalFit(words: readonly string[], capacity: number): number {
 }
 
 describe('line breaks', () => {
-	test('are as even as any of all ways to break', () => {
+	test('are as even as the best of all ways to break', () => {
 		fc.assert(
 			fc.property(anyWords(12), fc.integer({ min: 3, max: 30 }), (words, capacity) => {
 				const broken = breakLines(words, capacity);
