@@ -77,7 +77,7 @@ export const wishSchema = record({
 	entries: whole(1, 2000),
 	parts: list(words(100).min(1, missing).required(missing), 0, 30),
 	levels: list(words(60).min(1, missing).required(missing), 4, 6),
-	shape: oneOf(['square', 'hexagon', 'over-fold', 'shifted', 'six']),
+	shape: oneOf(['square', 'hexagon', 'over-fold']),
 	from: whole(0, 23),
 	hours: whole(1, 24),
 	goals: list(goal, 0, 100),

@@ -16,8 +16,8 @@ const leastBox = 4;
 
 /**
  * A week in eight boxes over a spread, 2 × 2 a page, seven days and a spare; or six boxes on one page,
- * Saturday and Sunday sharing one, the last for notes. Gaps of 1; `frame` stands in from the outer edge;
- * `shape` "shifted" lowers every second column by half a gap more. (Common practice.)
+ * the last two days sharing one. Gaps of 1; `frame` stands in from the outer edge.
+ * (Common practice.)
  */
 export const weekBoxes: Form = {
 	id: 'week-boxes',

@@ -5,8 +5,8 @@ import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
 const gap = 1;
 
 /**
- * Half a page a day, so four pages a week; this is one page of them: `frame` is not used, `across` says
- * which of the four, from 1. The eighth half is spare. (Common practice.)
+ * Half a page a day, so four pages a week; this is one page of them: `across` says which of the
+ * four, from 1. The eighth half is spare. (Common practice.)
  */
 export const weekHalves = pageForm({
 	id: 'week-halves',

@@ -53,7 +53,7 @@ describe('weekly pages', () => {
 	});
 
 	test('six boxes on a page hold all seven days', () => {
-		const texts = textsOf(draw('week-boxes', { week: 2, shape: 'six' }, page).parts).flat();
+		const texts = textsOf(draw('week-boxes', { week: 2 }, page).parts).flat();
 		expect(texts.map((text) => Number(text.split(' ')[1]))).toEqual([3, 4, 5, 6, 7, 8, 9]);
 	});
 

@@ -90,7 +90,7 @@ export interface FormParameters {
 	/** Names of the moods or states of a key, 4 to 6. */
 	readonly levels?: readonly string[];
 	/** A form's own variant, such as `hexagon` cells or columns `over-fold`. */
-	readonly shape?: 'square' | 'hexagon' | 'over-fold' | 'shifted' | 'six';
+	readonly shape?: 'square' | 'hexagon' | 'over-fold';
 	/** First hour of a day's axis. */
 	readonly from?: number;
 	readonly hours?: number;
