@@ -25,6 +25,17 @@ describe('a plan document', () => {
 		expect(again.ok && toPlan(again.value)).toEqual(plan);
 	});
 
+	test.each(['valueOf', 'constructor', '__proto__', 'toString'])(
+		'an entry called %s is unknown like any other',
+		(name) => {
+			const odd: unknown = JSON.parse(`{"${name}": 0}`);
+			expect(checked(planSchema, odd).ok).toBe(false);
+			const document: object = JSON.parse(JSON.stringify(documentWith([])));
+			Object.defineProperty(document, name, { value: 0, enumerable: true });
+			expect(checked(planSchema, document).ok).toBe(true);
+		}
+	);
+
 	test('says of every wrong field what is allowed', () => {
 		const faults = faultsOf(
 			documentWith(

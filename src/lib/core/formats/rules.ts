@@ -81,9 +81,20 @@ export function record<T extends yup.ObjectShape>(fields: T) {
 	return yup
 		.object(fields)
 		.default(undefined)
-		.transform(unparsed)
+		.transform((_, original: unknown) => onlyKnown(fields, original))
 		.typeError((told: Told) => `must be an object; it is ${got(told)}`)
 		.test('plain', 'must be an object', (value) => value === undefined || !Array.isArray(value));
+}
+
+/**
+ * An object's own entries that have a field; what is no object is left to the type check. Yup would look
+ * up an entry called `valueOf` among the fields and find the function that every object inherits.
+ */
+function onlyKnown(fields: yup.ObjectShape, original: unknown): unknown {
+	if (typeof original !== 'object' || original === null || Array.isArray(original)) return original;
+	return Object.fromEntries(
+		Object.entries(original).filter(([name]) => Object.hasOwn(fields, name))
+	);
 }
 
 /** A list of limited length. */
