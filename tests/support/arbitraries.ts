@@ -15,6 +15,19 @@ export const anyMonth: fc.Arbitrary<YearMonth> = fc.record({
 
 export const anyWeekStart = fc.constantFrom(...weekStarts);
 
+/** Pages of a book that differ: narrower, drawn, reserved or spoilt. */
+const anyExceptions: fc.Arbitrary<Notebook['pages']> = fc.uniqueArray(
+	fc.record(
+		{
+			number: fc.integer({ min: 1, max: 50 }),
+			columns: fc.integer({ min: 3, max: 5 }),
+			state: fc.constantFrom('drawn' as const, 'reserved' as const, 'spoilt' as const)
+		},
+		{ requiredKeys: ['number'] }
+	),
+	{ maxLength: 4, selector: ({ number }) => number }
+);
+
 /** Notebooks from tiny to large whose grid lies on the paper. */
 export const anyNotebook: fc.Arbitrary<Notebook> = fc
 	.record({
@@ -23,16 +36,18 @@ export const anyNotebook: fc.Arbitrary<Notebook> = fc
 		pitchMm: fc.constantFrom(3.7, 4.95, 5, 6.35),
 		first: fc.integer({ min: 1, max: 40 }),
 		count: fc.integer({ min: 1, max: 14 }),
-		gutter: fc.constantFrom(0, 2)
+		gutter: fc.constantFrom(0, 2),
+		pages: anyExceptions
 	})
-	.map(({ columns, rows, pitchMm, first, count, gutter }) => ({
+	.map(({ columns, rows, pitchMm, first, count, gutter, pages }) => ({
 		name: 'Test notebook',
 		pageMm: { width: columns * pitchMm + 7, height: rows * pitchMm + 9 },
 		pitchMm,
 		columns,
 		rows,
 		gutter,
-		freePages: [{ first, last: first + count - 1 }]
+		freePages: [{ first, last: first + count - 1 }],
+		pages
 	}));
 
 const anyItem: fc.Arbitrary<Item> = fc.record(
@@ -84,14 +99,41 @@ const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc.record(
 			{ day: 3, text: 'Dry dock' },
 			{ day: 3, time: '19:30', text: 'Choir' }
 		]),
-		overflow: fc.boolean()
+		overflow: fc.boolean(),
+		filler: fc.constant(true)
 	},
 	{ requiredKeys: ['kind'] }
 );
 
+/** Wishes about places: most have none, and some ask for what cannot be. */
+const anyPlaceWish: fc.Arbitrary<Partial<Wish>> = fc.oneof(
+	{ weight: 6, arbitrary: fc.constant({}) },
+	fc.record({ facing: fc.integer({ min: 0, max: 11 }).map((index) => `w${index}`) }),
+	fc.record({
+		pin: fc.record(
+			{
+				page: fc.integer({ min: 1, max: 50 }),
+				x: fc.integer({ min: 0, max: 30 }),
+				y: fc.integer({ min: 0, max: 40 }),
+				alone: fc.boolean()
+			},
+			{ requiredKeys: ['page'] }
+		)
+	}),
+	fc.record({
+		kind: fc.constant('weekly-pages'),
+		weeks: fc.record({
+			belong: fc.constantFrom('touching' as const, 'first-day' as const, 'middle-day' as const),
+			short: fc.constantFrom('own' as const, 'fold' as const, 'skip' as const),
+			pagesPerWeek: fc.constantFrom(1 as const, 2 as const, 4 as const),
+			forms: fc.constant([{ week: 2, form: 'week-columns' }])
+		})
+	})
+);
+
 export const anyWishes: fc.Arbitrary<Wish[]> = fc
-	.array(anyWishBody, { maxLength: 12 })
-	.map((bodies) => bodies.map((body, index) => ({ ...body, id: `w${index}` })));
+	.array(fc.tuple(anyWishBody, anyPlaceWish), { maxLength: 12 })
+	.map((bodies) => bodies.map(([body, place], index) => ({ ...body, ...place, id: `w${index}` })));
 
 export const anyHand: fc.Arbitrary<Hand> = fc.record({
 	lettersPerSquare: fc.constantFrom(1, 1.5, 2, 3),

@@ -1,5 +1,6 @@
 import { kinds } from '../../src/lib/core/catalogue';
 import type { Plan, Run } from '../../src/lib/core/fit';
+import type { Weeks } from '../../src/lib/core/forms';
 
 /** Kinds that move freely unless a wish says otherwise. */
 const fillerKinds = new Set(kinds.filter(({ filler }) => filler).map(({ id }) => id));
@@ -39,6 +40,9 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 				}
 		}
 		const [left, right] = block.pieces;
+		if (plan.wishes.find(({ id }) => id === block.wish)?.weeks === undefined)
+			if (run.blocks.filter(({ wish }) => wish === block.wish).length > 1)
+				broken.push(`${block.wish} is there twice`);
 		if (right && (left.page % 2 !== 0 || right.page !== left.page + 1))
 			broken.push(`${block.wish} lies over pages ${left.page} and ${right.page}`);
 		const wish = plan.wishes.find(({ id }) => id === block.wish);
@@ -46,25 +50,87 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 		if (wish?.side === 'right' && left.page % 2 !== 1)
 			broken.push(`${wish.id} is not on the right`);
 		const filler = wish?.filler ?? fillerKinds.has(wish?.kind ?? '');
+		if (wish?.pin && left.page !== wish.pin.page) broken.push(`${wish.id} left its page`);
+		if (wish?.pin?.x !== undefined && wish.pin.y !== undefined)
+			if (left.rect.x !== wish.pin.x || left.rect.y !== wish.pin.y)
+				if (block.room.span === 'page') broken.push(`${wish.id} left its place`);
+		for (const other of run.blocks)
+			if (
+				wish?.pin?.alone &&
+				other !== block &&
+				other.pieces.some(({ page }) => page === left.page)
+			)
+				if (!plan.wishes.some(({ id, pin }) => id === other.wish && pin?.page === left.page))
+					broken.push(`${other.wish} lies on the page kept for ${wish.id}`);
 		if (wish?.size && !filler && (left.rect.w !== wish.size.w || left.rect.h !== wish.size.h))
 			broken.push(`${wish.id} has not the size asked for`);
 	}
 	for (const [page, count] of perPage)
 		if (count > 8) broken.push(`page ${page} holds ${count} wishes`);
-	const ordered = plan.wishes.filter(
-		(wish) => !wish.pin && !(wish.filler ?? fillerKinds.has(wish.kind))
+	const single = plan.wishes.filter(({ weeks }) => weeks === undefined);
+	const linked = new Set(
+		single.flatMap(({ id, facing }) =>
+			facing === undefined || !single.some((other) => other.id === facing) ? [] : [id, facing]
+		)
 	);
+	const ordered = run.blocks.filter(({ wish: id }) => {
+		const wish = plan.wishes.find((other) => other.id === id);
+		const filler = wish?.filler ?? fillerKinds.has(wish?.kind ?? '');
+		return wish && !wish.pin && !linked.has(id) && !(filler && !wish.weeks);
+	});
 	let last = 0;
-	for (const wish of ordered) {
-		const page = run.blocks.find((block) => block.wish === wish.id)?.pieces[0].page;
-		if (page === undefined) continue;
-		if (page < last) broken.push(`${wish.id} stands before what comes before it`);
+	for (const { wish, pieces } of ordered) {
+		const { page } = pieces[0];
+		if (page < last) broken.push(`${wish} stands before what comes before it`);
 		last = page;
+	}
+	for (const { id, facing } of single) {
+		const own = run.blocks.find(({ wish }) => wish === id)?.pieces[0].page;
+		const other = run.blocks.find(({ wish }) => wish === facing)?.pieces[0].page;
+		if (own === undefined || other === undefined || facing === id) continue;
+		if (!single.some((wish) => wish.id === facing)) continue;
+		if (Math.abs(own - other) !== 1 || Math.min(own, other) % 2 !== 0)
+			broken.push(`${id} does not face ${facing}`);
 	}
 	for (const wish of plan.wishes) {
 		const placed = run.blocks.filter((block) => block.wish === wish.id).length;
 		const lost = run.unplaced.filter((unplaced) => unplaced.wish === wish.id).length;
-		if (placed + lost !== 1) broken.push(`${wish.id} is placed ${placed} and lost ${lost} times`);
+		const wanted = wish.weeks ? weeklyBlocks(plan, wish.weeks) : 1;
+		if (placed + lost !== wanted)
+			broken.push(`${wish.id} is placed ${placed} and lost ${lost} times of ${wanted}`);
 	}
 	return broken;
+}
+
+/** Blocks of a weekly set, counted day by day on the calendar of the platform. */
+function weeklyBlocks(plan: Plan, { belong, short, pagesPerWeek }: Weeks): number {
+	const { year, month } = plan.month;
+	const inMonth = (date: Date) => date.getUTCMonth() === month - 1;
+	const day = new Date(Date.UTC(year, month - 1, 1));
+	const start = { sunday: 0, monday: 1, saturday: 6 }[plan.weekStart];
+	while (day.getUTCDay() !== start) day.setUTCDate(day.getUTCDate() - 1);
+	const weeks: { inside: number; belongs: boolean }[] = [];
+	const end = Date.UTC(year, month, 1);
+	while (day.getTime() < end) {
+		const dates = Array.from({ length: 7 }, (_, index) => {
+			const date = new Date(day);
+			date.setUTCDate(day.getUTCDate() + index);
+			return date;
+		});
+		const deciding = {
+			touching: dates,
+			'first-day': dates.slice(0, 1),
+			'middle-day': dates.slice(3, 4)
+		};
+		weeks.push({
+			inside: dates.filter(inMonth).length,
+			belongs: deciding[belong].some(inMonth)
+		});
+		day.setUTCDate(day.getUTCDate() + 7);
+	}
+	const own = weeks.filter(({ belongs }) => belongs);
+	const full = own.filter(({ inside }) => inside > 3).length;
+	const perWeek = pagesPerWeek === 4 ? 4 : 1;
+	if (short === 'own' || full === 0) return full * perWeek + (own.length - full);
+	return full * perWeek;
 }

@@ -21,6 +21,8 @@ export interface MonthTable {
 	month: string;
 	week_start: string;
 	aim: string;
+	/** What is drawn already as JSON; checked when read. */
+	drawn: string | null;
 	revision: number;
 	created_at: string;
 	deleted_at: string | null;

@@ -1,5 +1,5 @@
-import { aimSchema, checked, weekStartSchema, wishesSchema } from '$lib/core/formats';
-import type { Aim } from '$lib/core/fit';
+import { aimSchema, checked, drawnSchema, weekStartSchema, wishesSchema } from '$lib/core/formats';
+import type { Aim, Drawn } from '$lib/core/fit';
 import type { Wish } from '$lib/core/forms';
 import type { WeekStart } from '$lib/core/month';
 import type { Selectable, Transaction } from 'kysely';
@@ -14,6 +14,7 @@ export interface MonthContent {
 	readonly weekStart: WeekStart;
 	readonly aim: Aim;
 	readonly wishes: readonly Wish[];
+	readonly drawn?: Drawn;
 }
 
 /** A month as kept, with the count of its changes. */
@@ -99,7 +100,8 @@ function columns(content: MonthContent) {
 		notebook_id: content.notebookId,
 		month: content.month,
 		week_start: content.weekStart,
-		aim: content.aim
+		aim: content.aim,
+		drawn: content.drawn ? JSON.stringify(content.drawn) : null
 	};
 }
 
@@ -133,7 +135,8 @@ function toRecord(row: Selectable<MonthTable>, kept: unknown[]): MonthRecord {
 	const wishes = checked(wishesSchema, kept);
 	const weekStart = checked(weekStartSchema.required(), row.week_start);
 	const aim = checked(aimSchema.required(), row.aim);
-	if (!wishes.ok || !weekStart.ok || !aim.ok)
+	const drawn = row.drawn === null ? undefined : checked(drawnSchema, JSON.parse(row.drawn));
+	if (!wishes.ok || !weekStart.ok || !aim.ok || drawn?.ok === false)
 		throw new Error(`month ${row.id} in the database has faults`);
 	return {
 		id: row.id,
@@ -143,6 +146,7 @@ function toRecord(row: Selectable<MonthTable>, kept: unknown[]): MonthRecord {
 		month: row.month,
 		weekStart: weekStart.value,
 		aim: aim.value,
-		wishes: wishes.value
+		wishes: wishes.value,
+		...(drawn?.value ? { drawn: drawn.value } : {})
 	};
 }

@@ -1,5 +1,6 @@
 import {
 	aimSchema,
+	drawnSchema,
 	missing,
 	monthSchema,
 	notebookSchema,
@@ -20,7 +21,8 @@ export const monthContentSchema = record({
 	month: monthSchema.required(missing),
 	weekStart: weekStartSchema.required(missing),
 	aim: aimSchema.required(missing),
-	wishes: wishesSchema
+	wishes: wishesSchema,
+	drawn: drawnSchema
 }).required(missing);
 
 /** A notebook as the screens send it. */

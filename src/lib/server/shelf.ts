@@ -1,4 +1,4 @@
-import { planOf, planRun, type Person, type Plan, type Run } from '$lib/core/fit';
+import { PackingCache, planOf, planRun, type Person, type Plan, type Run } from '$lib/core/fit';
 import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
 import type { MonthRecord } from './months';
 import type { Store } from './store';
@@ -8,6 +8,21 @@ export interface PlacedMonth {
 	readonly record: MonthRecord;
 	readonly plan: Plan;
 	readonly run: Run;
+}
+
+const cache = new PackingCache();
+const runs = new Map<string, Run>();
+const mostRuns = 40;
+
+/** The run of a plan; the last ones are kept, because a book's earlier months seldom change. */
+function runOf(plan: Plan): Run {
+	const name = JSON.stringify(plan);
+	const run = runs.get(name) ?? planRun(plan, cache);
+	runs.delete(name);
+	runs.set(name, run);
+	const [oldest] = runs.keys();
+	if (runs.size > mostRuns && oldest !== undefined) runs.delete(oldest);
+	return run;
 }
 
 /**
@@ -27,7 +42,7 @@ export async function monthsInBook(
 		const record = await store.months.find(entry.id);
 		if (!record) continue;
 		const plan = planOf(record, book, person);
-		const run = planRun(plan);
+		const run = runOf(plan);
 		placed.push({ record, plan, run });
 		const last = run.pages.at(-1);
 		if (last) book = freeAfter(book, last.number);

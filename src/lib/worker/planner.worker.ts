@@ -1,18 +1,103 @@
 import { expose } from 'comlink';
+import {
+	findRemedies,
+	PackingCache,
+	planning,
+	summaryOf,
+	type Aim,
+	type Plan,
+	type Remedy,
+	type Run,
+	type Summary
+} from '$lib/core/fit';
 import type { CalendarRead } from '$lib/core/formats/icalendar';
 import type { YearMonth } from '$lib/core/month';
-import { planRun, remediesFor, type Plan, type Remedy, type Run } from '$lib/core/fit';
 
-/** What the planner's worker can be asked. */
+/** A run for one of the aims, in a few numbers. */
+export interface Suggestion {
+	readonly aim: Aim;
+	readonly summary: Summary;
+}
+
+/** What the planner's worker can be asked. What is asked later makes earlier answers `undefined`. */
 export interface PlannerWorker {
-	plan: (plan: Plan) => Run;
-	remedies: (plan: Plan, run: Run, wish: string) => Remedy[];
+	/** `better` hears of runs that are good enough to be shown while the work goes on. */
+	plan: (plan: Plan, better: (run: Run) => void) => Promise<Run | undefined>;
+	suggest: (plan: Plan) => Promise<Suggestion[] | undefined>;
+	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
+	compare: (plan: Plan) => Promise<Summary>;
+	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
 	readCalendar: (text: string, month: YearMonth, timeZone: string) => Promise<CalendarRead>;
 }
 
+/** A run that takes longer is shown as it stands, and again every so often. */
+const patienceMs = 200;
+const cache = new PackingCache();
+let newest = 0;
+
+const { port1, port2 } = new MessageChannel();
+const waiting: (() => void)[] = [];
+port1.onmessage = () => waiting.shift()?.();
+
+/** Lets messages in; a timer would wait for milliseconds each time. */
+function pause(): Promise<void> {
+	return new Promise((resolve) => {
+		waiting.push(resolve);
+		port2.postMessage(undefined);
+	});
+}
+
+async function planned(
+	plan: Plan,
+	current: () => boolean,
+	better: (run: Run) => void = () => {}
+): Promise<Run | undefined> {
+	const work = planning(plan, cache);
+	let shown = performance.now();
+	let state = work.next();
+	while (!state.done) {
+		if (performance.now() - shown > patienceMs) {
+			better(state.value.run());
+			shown = performance.now();
+		}
+		await pause();
+		if (!current()) return undefined;
+		state = work.next();
+	}
+	return state.value;
+}
+
 expose({
-	plan: planRun,
-	remedies: remediesFor,
+	plan: (plan, better) => {
+		const own = ++newest;
+		return planned(plan, () => own === newest, better);
+	},
+	suggest: async (plan) => {
+		const own = newest;
+		const suggestions: Suggestion[] = [];
+		for (const aim of ['fewest-pages', 'balanced', 'roomiest'] as const) {
+			const run = await planned({ ...plan, aim }, () => own === newest);
+			if (!run) return undefined;
+			suggestions.push({ aim, summary: summaryOf(run) });
+		}
+		return suggestions;
+	},
+	compare: async (plan) => {
+		const run = await planned(plan, () => true);
+		if (!run) throw new Error('the comparison was broken off');
+		return summaryOf(run);
+	},
+	remedies: async (plan, run, wish) => {
+		const own = newest;
+		const search = findRemedies(plan, run, wish, cache);
+		let state = search.next();
+		while (!state.done) {
+			await pause();
+			if (own !== newest) return [];
+			state = search.next();
+		}
+		return state.value;
+	},
 	readCalendar: async (text, month, timeZone) => {
 		// The parser is large and few months need it.
 		const { readCalendar } = await import('$lib/core/formats/icalendar');

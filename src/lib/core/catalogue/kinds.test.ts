@@ -40,7 +40,9 @@ describe.each(kinds.map((kind) => [kind.id, kind] as const))('%s', (_, kind) => 
 		expect(found.length).toBeGreaterThan(0);
 		for (const { change, form, layout } of found) {
 			const changed = { ...wishOf(kind), ...change };
-			const [block] = planRun({ ...plan, wishes: [changed] }).blocks;
+			const { blocks } = planRun({ ...plan, wishes: [changed] });
+			// Of weekly pages the first week is short and has a page of its own.
+			const block = blocks.find(({ as }) => as.week === 2) ?? blocks[0];
 			expect(block?.form).toBe(form);
 			expect(block?.room.span).toBe(layout.room.span);
 		}

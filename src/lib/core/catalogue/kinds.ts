@@ -1,4 +1,5 @@
-import type { Importance, Span, Wish } from '../forms';
+import type { Importance, Wish } from '../forms';
+import type { Side } from '../paper';
 
 /** What a kind is for, as people look for it. */
 export type Purpose = 'open' | 'plan' | 'track' | 'log' | 'write' | 'week' | 'review';
@@ -23,10 +24,10 @@ export interface Kind {
 	readonly about: string;
 	/** The form it usually takes; further forms it may take come after it. */
 	readonly forms: readonly [string, ...string[]];
-	/** Spans to try, the best liked first; all that the form has where this is absent. */
-	readonly spans?: readonly Span[];
 	readonly importance: Importance;
 	readonly filler?: boolean;
+	/** The side of the spread it is liked on. */
+	readonly likes?: Side;
 	/** What a new wish of this kind starts with. */
 	readonly start: Omit<Wish, 'id' | 'kind'>;
 }
@@ -41,7 +42,7 @@ function kind(
 	about: string,
 	forms: Forms,
 	start: Start = {},
-	more: Partial<Pick<Kind, 'importance' | 'filler'>> = {}
+	more: Partial<Pick<Kind, 'importance' | 'filler' | 'likes'>> = {}
 ): Kind {
 	return { id, name, purpose, about, forms, importance: 'want', start, ...more };
 }
@@ -52,11 +53,16 @@ const columns = (...list: [name: string, width: number][]) =>
 const filler = { filler: true } as const;
 
 export const kinds: readonly Kind[] = [
-	kind('open', 'cover', 'Cover', 'Opens the month: its name, a picture and a small calendar.', [
+	// Title pages have stood on the right for as long as books have been bound.
+	kind(
+		'open',
 		'cover',
-		'title',
-		'blank'
-	]),
+		'Cover',
+		'Opens the month: its name, a picture and a small calendar.',
+		['cover', 'title', 'blank'],
+		{},
+		{ likes: 'right' }
+	),
 	kind(
 		'open',
 		'quote',
@@ -471,7 +477,7 @@ export const kinds: readonly Kind[] = [
 		'Weekly pages',
 		'Seven days and a spare box, over two pages.',
 		['week-boxes', 'week-columns', 'week-rows', 'week-staggered', 'week-halves'],
-		{ week: 1 }
+		{ weeks: { belong: 'touching', short: 'own', pagesPerWeek: 2 } }
 	),
 	kind(
 		'review',

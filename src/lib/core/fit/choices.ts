@@ -12,8 +12,8 @@ import {
 import { monthShape } from '../month';
 import type { Plan } from './plan';
 
-/** What a form other than the kind's own costs in comfort: more than a page saved is worth. */
-const otherForm = 45;
+/** What a form other than the kind's own costs in comfort: more than two pages saved are worth. */
+const otherForm = 85;
 
 /** An option with the form that it belongs to. */
 export interface Choice extends Option {

@@ -7,10 +7,9 @@ import type { Block, Plan, Run } from './plan';
 export function pieceMarks(plan: Plan, block: Block, page: number): Mark[] {
 	const index = block.pieces.findIndex((piece) => piece.page === page);
 	const piece = block.pieces[index];
-	const wish = plan.wishes.find(({ id }) => id === block.wish);
 	const form = formById(block.form);
-	if (!piece || !wish || !form) return [];
-	const answer = form.layouts(settingOf(plan, wish), block.room);
+	if (!piece || !form) return [];
+	const answer = form.layouts(settingOf(plan, block.as), block.room);
 	if (!answer.fits) return [];
 	const marks = answer.layouts[0].marks()[index] ?? [];
 	return mergeMarks(marks.map((mark) => move(mark, piece.rect)));
@@ -26,11 +25,9 @@ export function blocksOn(run: Run, page: number): Block[] {
  * cheaper than the marks.
  */
 export function pageKey(plan: Plan, run: Run, page: number): string {
-	const blocks = blocksOn(run, page);
-	const wishes = blocks.map((block) => plan.wishes.find(({ id }) => id === block.wish));
 	const { month, weekStart, hand, locale } = plan;
-	const rooms = blocks.map(({ form, room, pieces }) => ({ form, room, pieces }));
-	return JSON.stringify([month, weekStart, hand, locale, rooms, wishes]);
+	const blocks = blocksOn(run, page).map(({ as, form, room, pieces }) => [as, form, room, pieces]);
+	return JSON.stringify([month, weekStart, hand, locale, blocks]);
 }
 
 /** Marks of a whole page, ruled strokes merged across blocks. */

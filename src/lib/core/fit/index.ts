@@ -1,6 +1,12 @@
+export type { Aim } from './aims';
 export * from './plan';
 export * from './planner';
 export * from './drawing';
 export * from './what-if';
 export * from './remedies';
+export * from './summary';
+export * from './titles';
+export * from './hold';
+export { PackingCache } from './solve';
+export { partsOf } from './parts';
 export { choicesIn, formsOf, isFiller, kindOf, spansOf, settingOf, type Choice } from './choices';

@@ -2,9 +2,15 @@ import type { Hand } from '../hand';
 import { parseMonth, type WeekStart, type YearMonth } from '../month';
 import type { Notebook, Rect, Page } from '../paper';
 import type { Facts, Room, Wish } from '../forms';
+import type { Aim } from './aims';
 
-/** What a run is judged by first: paper saved, a middle way, or room to write. */
-export type Aim = 'fewest-pages' | 'balanced' | 'roomiest';
+/** A block that is in the book already, as it was drawn: no later change of its wish touches it. */
+export interface DrawnBlock {
+	readonly wish: Wish;
+	readonly form: string;
+	/** One piece, or two over a spread. */
+	readonly pieces: readonly Piece[];
+}
 
 /** Everything a run is computed from. */
 export interface Plan {
@@ -16,6 +22,14 @@ export interface Plan {
 	readonly locale: string;
 	readonly aim: Aim;
 	readonly wishes: readonly Wish[];
+	/** Pages of this month that are drawn already, and what stands on them. */
+	readonly drawn?: Drawn;
+}
+
+/** What of a month is drawn already. */
+export interface Drawn {
+	readonly pages: readonly number[];
+	readonly blocks: readonly DrawnBlock[];
 }
 
 /** The part of a block that lies on one page. */
@@ -24,20 +38,28 @@ export interface Piece {
 	readonly rect: Rect;
 }
 
-/** A wish with a form, a size and a place: one piece, or two over a spread, the left one first. */
+/** One piece, or two over a spread, the left one first. */
+export type Pieces = readonly [Piece] | readonly [Piece, Piece];
+
+/** A wish with a form, a size and a place. */
 export interface Block {
+	/** Id of the wish; weekly pages have several blocks. */
 	readonly wish: string;
+	/** The wish as this block is ruled: a week of a set, or as it was when it was drawn. */
+	readonly as: Wish;
 	readonly form: string;
 	readonly room: Room;
-	readonly pieces: readonly [Piece] | readonly [Piece, Piece];
+	readonly pieces: Pieces;
 	readonly discomfort: number;
 	readonly facts: Facts;
 	readonly why: readonly string[];
 }
 
-/** A wish that found no place, and what is missing. */
+/** A wish, or a part of one, that found no place, and what is missing. */
 export interface Unplaced {
 	readonly wish: string;
+	/** Which part of it, such as a week of the set. */
+	readonly part?: string;
 	readonly reason: string;
 }
 
@@ -47,6 +69,8 @@ export interface Run {
 	readonly pages: readonly Page[];
 	readonly blocks: readonly Block[];
 	readonly unplaced: readonly Unplaced[];
+	/** Larger places that are left free, for art. */
+	readonly art: readonly Piece[];
 	/** Last used − first free + 1, blank pages inside the run included. */
 	readonly pagesUsed: number;
 	/** Whether no run is better for the aim. */
@@ -61,6 +85,7 @@ export interface KeptMonth {
 	readonly weekStart: WeekStart;
 	readonly aim: Aim;
 	readonly wishes: readonly Wish[];
+	readonly drawn?: Drawn;
 }
 
 /** What is known of the person who plans. */
@@ -80,6 +105,7 @@ export function planOf(kept: KeptMonth, notebook: Notebook, person: Person): Pla
 		hand: person.hand,
 		locale: person.locale,
 		aim: kept.aim,
-		wishes: kept.wishes
+		wishes: kept.wishes,
+		...(kept.drawn && kept.drawn.pages.length > 0 ? { drawn: kept.drawn } : {})
 	};
 }

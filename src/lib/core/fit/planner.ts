@@ -1,40 +1,43 @@
-import type { Importance, Wish } from '../forms';
-import { lossWeight } from './bound';
-import { fitInOrder } from './in-order';
+import { compose } from './compose';
+import { problemOf } from './problem-of';
 import type { Plan, Run } from './plan';
+import { PackingCache, solve, type Progress } from './solve';
 
-/**
- * The run of a plan. Where a must finds no place, wishes that matter less are left out for it, spares
- * before wants and later ones before earlier ones.
- */
-export function planRun(plan: Plan): Run {
-	const run = fitInOrder(plan, plan.wishes);
-	if (!losesMust(plan, run)) return run;
-	const order = (importance: Importance) =>
-		plan.wishes.filter((wish) => (wish.importance ?? 'want') === importance).reverse();
-	const dropped = new Set<Wish>();
-	for (const wish of [...order('spare'), ...order('want')]) {
-		dropped.add(wish);
-		const rest = plan.wishes.filter((other) => !dropped.has(other));
-		const tried = fitInOrder(plan, rest);
-		if (losesMust(plan, tried)) continue;
-		const reason = 'it is left out so that what must be there has its place';
-		const lost = new Map(tried.unplaced.map((unplaced) => [unplaced.wish, unplaced]));
-		for (const { id } of dropped) lost.set(id, { wish: id, reason });
-		const bound = tried.bound + dropped.size * lossWeight(plan);
-		return {
-			...tried,
-			unplaced: plan.wishes.flatMap(({ id }) => lost.get(id) ?? []),
-			optimal: false,
-			bound
-		};
-	}
-	return run;
+/** A run as it stands while it is still being improved. */
+export interface Planning {
+	/** The best run so far, drawn up when it is asked for. */
+	readonly run: () => Run;
 }
 
-function losesMust(plan: Plan, run: Run): boolean {
-	const musts = new Set(
-		plan.wishes.filter((wish) => wish.importance === 'must').map(({ id }) => id)
-	);
-	return run.unplaced.some(({ wish }) => musts.has(wish));
+/** So many steps are enough for any usual month; what is not proven by then is said in the bound. */
+const mostSteps = 250;
+
+/**
+ * Plans bit by bit: hands over after every few milliseconds of work what is best so far, so that
+ * whoever drives it can show it, go on or stop; returns the run in the end. It ends after a fixed amount
+ * of work, so the same plan always gives the same run. `cache` carries what was worked out to the next.
+ */
+export function* planning(
+	plan: Plan,
+	cache: PackingCache = new PackingCache(),
+	steps = mostSteps
+): Generator<Planning, Run> {
+	const planned = problemOf(plan);
+	const drawUp = ({ best, bound }: Progress) => compose(plan, planned, best, bound);
+	const solving = solve(planned.problem, cache);
+	let state = solving.next();
+	for (let step = 0; !state.done && step < steps; step++) {
+		const { value } = state;
+		yield { run: () => drawUp(value) };
+		state = solving.next();
+	}
+	return drawUp(state.value);
+}
+
+/** The run of a plan: optimal for its aim, or with a bound that says how far from it at most. */
+export function planRun(plan: Plan, cache?: PackingCache, steps?: number): Run {
+	const all = planning(plan, cache, steps);
+	let state = all.next();
+	while (!state.done) state = all.next();
+	return state.value;
 }

@@ -1,12 +1,13 @@
 import type { Room, Wish } from '../forms';
 import { squares, type Rect } from '../paper';
 import { choicesIn, formsOf, kindOf, spansOf } from './choices';
-import type { Plan } from './plan';
-import { facing, type Sheet } from './sheets';
+import type { Block, Plan } from './plan';
+import { facing, sheetsOf, type Sheet } from './sheets';
 import { largestEmpty } from './space';
 
-/** What is missing for a wish, in squares. */
-export function reasonFor(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string {
+/** What is missing for a wish, in squares, beside the blocks that found their place. */
+export function reasonFor(plan: Plan, wish: Wish, blocks: readonly Block[]): string {
+	const sheets = sheetsOf(plan);
 	if (sheets.length === 0) return 'the notebook has no free page';
 	const { pin } = wish;
 	if (pin && !sheets.some((sheet) => sheet.page.number === pin.page))
@@ -26,7 +27,11 @@ export function reasonFor(plan: Plan, wish: Wish, sheets: readonly Sheet[]): str
 		.reduce((a, b) => (b.w * b.h < a.w * a.h ? b : a), largest.size);
 	const left = sheets
 		.flatMap((sheet) => {
-			const rect = largestEmpty(sheet.size, sheet.rects);
+			const { number } = sheet.page;
+			const taken = blocks.flatMap(({ pieces }) =>
+				pieces.flatMap(({ page, rect }) => (page === number ? [rect] : []))
+			);
+			const rect = largestEmpty(sheet.size, taken);
 			return rect ? [{ page: sheet.page.number, rect }] : [];
 		})
 		.reduce<{ page: number; rect: Rect } | undefined>(

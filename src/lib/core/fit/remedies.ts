@@ -1,58 +1,161 @@
-import type { Wish } from '../forms';
-import type { Plan, Run } from './plan';
+import { formById, type Wish } from '../forms';
+import { letters } from '../hand';
+import { kindOf } from './choices';
 import { planRun } from './planner';
+import type { Plan, Run } from './plan';
+import { PackingCache } from './solve';
 import { alternatives } from './what-if';
 
-/** One field of a plan document that is to be changed, and to what. */
+/** A field of a plan document that is to change; without a value it is taken away. */
 export interface Change {
 	readonly path: string;
 	readonly value: unknown;
 }
 
-/** A change that gives a wish a place; it was tried out. */
+/** A change of the wishes that gives one of them a place; it was tried out. */
 export interface Remedy {
 	readonly text: string;
-	readonly wish: string;
-	/** Fields of the wish, ready to be applied. */
-	readonly fields: Partial<Wish>;
+	/** All wishes as they would be, ready to be applied. */
+	readonly wishes: readonly Wish[];
 	readonly changes: readonly Change[];
 	readonly pagesUsed: number;
 }
 
-const mostRemedies = 3;
+type Candidate = Omit<Remedy, 'pagesUsed'>;
+
+const mostRemedies = 4;
+const mostTries = 40;
+/** A try that is not settled by then counts as it stands. */
+const stepsPerTry = 30;
 
 /**
- * The smallest changes to a wish without a place that give it one and cost no other wish its own: other
- * cells first, then other forms, the most comfortable first. Each was tried with a whole run.
+ * The smallest changes that give a wish its place and cost no other its own: other cells first, then
+ * other forms, fewer pages a week, signs for names, sizes and pins of other wishes let go, and wishes
+ * that matter less left out. Each is tried with a whole run before it is offered; between two tries
+ * control goes back to the caller.
  */
-export function remediesFor(plan: Plan, run: Run, id: string): Remedy[] {
+export function* findRemedies(
+	plan: Plan,
+	run: Run,
+	id: string,
+	cache: PackingCache = new PackingCache()
+): Generator<undefined, Remedy[]> {
 	const index = plan.wishes.findIndex((wish) => wish.id === id);
 	const wish = plan.wishes[index];
-	if (!wish) return [];
-	const lost = run.unplaced.length;
 	const found: Remedy[] = [];
-	const own = wish.form ?? '';
-	const candidates = alternatives(plan, wish).sort(
-		(a, b) => Number(a.form !== own) - Number(b.form !== own)
-	);
-	for (const { change, name, layout } of candidates) {
-		const fields: Partial<Wish> = { ...change, size: undefined };
-		const wishes = plan.wishes.map((other) => (other.id === id ? { ...other, ...fields } : other));
-		const tried = planRun({ ...plan, wishes });
-		const placed = tried.blocks.some((block) => block.wish === id);
-		if (!placed || tried.unplaced.length >= lost) continue;
-		const cell = change.cell ? ` with cells of ${change.cell.w} × ${change.cell.h}` : '';
-		const where = layout.room.span === 'spread' ? ' over the fold' : '';
-		found.push({
-			text: `${name}${cell}${where}`,
-			wish: id,
-			fields,
-			changes: changesTo(wish, fields, index),
-			pagesUsed: tried.pagesUsed
-		});
-		if (found.length === mostRemedies) break;
+	if (!wish) return found;
+	const lostOf = (tried: Run) => tried.unplaced.filter((lost) => lost.wish === id).length;
+	let tries = 0;
+	for (const candidate of candidates(plan, wish, index)) {
+		if (found.length === mostRemedies || tries++ === mostTries) break;
+		const tried = planRun({ ...plan, wishes: candidate.wishes }, cache, stepsPerTry);
+		const others = (lost: Run) => lost.unplaced.length - lostOf(lost);
+		if (lostOf(tried) === 0 && others(tried) <= others(run))
+			found.push({ ...candidate, pagesUsed: tried.pagesUsed });
+		yield;
 	}
 	return found;
+}
+
+/** The same in one go. */
+export function remediesFor(plan: Plan, run: Run, id: string, cache?: PackingCache): Remedy[] {
+	const search = findRemedies(plan, run, id, cache);
+	let state = search.next();
+	while (!state.done) state = search.next();
+	return state.value;
+}
+
+function* candidates(plan: Plan, wish: Wish, index: number): Generator<Candidate> {
+	const edit = (at: number, fields: Partial<Wish>, text: string): Candidate => ({
+		text,
+		wishes: plan.wishes.map((other, place) => (place === at ? { ...other, ...fields } : other)),
+		changes: changesTo(plan.wishes[at] ?? wish, fields, at)
+	});
+	if (wish.pin) yield edit(index, { pin: undefined }, 'let it move from its page');
+	if (wish.side || wish.facing)
+		yield edit(index, { side: undefined, facing: undefined }, 'let it stand on either side');
+	if (wish.weeks) yield* fewerWeeks(wish, (fields, text) => edit(index, fields, text));
+	else yield* otherSizes(plan, wish, (fields, text) => edit(index, fields, text));
+	const named = wish.items?.filter(({ symbol }) => symbol === undefined) ?? [];
+	if (named.length > 0) {
+		const items = wish.items?.map((item) => ({
+			...item,
+			symbol: item.symbol ?? letters(item.name)[0]
+		}));
+		yield edit(index, { items }, 'initials instead of names');
+	}
+	for (const [at, other] of plan.wishes.entries()) {
+		if (at === index) continue;
+		if (other.cell || other.size || other.form)
+			yield edit(
+				at,
+				{ cell: undefined, size: undefined, form: undefined },
+				`let ${nameOf(other)} be smaller`
+			);
+		if (other.pin) yield edit(at, { pin: undefined }, `let ${nameOf(other)} move`);
+	}
+	const rank = { spare: 0, want: 1, must: 2 };
+	const rankOf = ({ importance }: Wish) => rank[importance ?? 'want'];
+	const lesser = [...plan.wishes.entries()]
+		.filter(([at, other]) => at !== index && rankOf(other) <= Math.min(1, rankOf(wish)))
+		.sort(([a, left], [b, right]) => rankOf(left) - rankOf(right) || b - a);
+	for (const [at, other] of lesser)
+		yield {
+			text: `leave out ${nameOf(other)}`,
+			wishes: plan.wishes.filter((_, place) => place !== at),
+			changes: [{ path: `wishes[${at}]`, value: null }]
+		};
+}
+
+function nameOf(wish: Wish): string {
+	return wish.title || kindOf(wish).name;
+}
+
+/** Other cells and forms of a wish, its own form first. */
+function otherSizes(
+	plan: Plan,
+	wish: Wish,
+	edit: (fields: Partial<Wish>, text: string) => Candidate
+): Candidate[] {
+	const own = wish.form ?? '';
+	return alternatives(plan, wish)
+		.sort((a, b) => Number(a.form !== own) - Number(b.form !== own))
+		.map(({ change, name, layout }) => {
+			const cell = change.cell ? ` with cells of ${change.cell.w} × ${change.cell.h}` : '';
+			const where = layout.room.span === 'spread' ? ' over the fold' : '';
+			return edit({ ...change, size: undefined }, `${name}${cell}${where}`);
+		});
+}
+
+/** Weekly pages that take less: fewer pages a week, fewer weeks, short weeks folded in or left out. */
+function* fewerWeeks(
+	{ weeks, form }: Wish,
+	edit: (fields: Partial<Wish>, text: string) => Candidate
+): Generator<Candidate> {
+	if (!weeks) return;
+	if (weeks.short === 'own') {
+		yield edit({ weeks: { ...weeks, short: 'fold' } }, 'fold short weeks into their neighbours');
+		yield edit({ weeks: { ...weeks, short: 'skip' } }, 'leave short weeks out');
+	}
+	if (weeks.belong !== 'middle-day')
+		yield edit(
+			{ weeks: { ...weeks, belong: 'middle-day' } },
+			'only weeks whose middle day lies in the month'
+		);
+	for (const pagesPerWeek of [2, 1] as const)
+		if (pagesPerWeek < weeks.pagesPerWeek) {
+			const suits =
+				form !== undefined && pagesPerWeek === 1 && formById(form)?.spans.includes('page');
+			yield edit(
+				{ weeks: { ...weeks, pagesPerWeek }, form: suits ? form : undefined },
+				pagesPerWeek === 1 ? 'one page a week' : 'two pages a week'
+			);
+		}
+	if (weeks.belong !== 'middle-day')
+		yield edit(
+			{ weeks: { ...weeks, belong: 'middle-day', pagesPerWeek: 1 }, form: undefined },
+			'one page a week, and only weeks whose middle day lies in the month'
+		);
 }
 
 function changesTo(wish: Wish, fields: Partial<Wish>, index: number): Change[] {

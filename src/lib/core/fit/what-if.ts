@@ -1,6 +1,7 @@
-import { formById, type FormParameters, type Layout, type Wish } from '../forms';
+import { formById, type FormParameters, type Layout, type Span, type Wish } from '../forms';
 import { plannablePages, type Size } from '../paper';
 import { kindOf, settingOf } from './choices';
+import { fourPages } from './parts';
 import type { Plan } from './plan';
 
 /** Another way to rule a wish, as a change that can be applied, with its drawing. */
@@ -53,12 +54,23 @@ export function alternatives(plan: Plan, wish: Wish): Alternative[] {
 				found.push({
 					form: id,
 					name: form.name,
-					change: { form: id, span, cell: sized && parameters.cell ? cell : undefined },
+					change: {
+						form: id,
+						span,
+						cell: sized && parameters.cell ? cell : undefined,
+						...(wish.weeks ? { weeks: { ...wish.weeks, pagesPerWeek: pagesFor(id, span) } } : {})
+					},
 					layout
 				});
 			}
 		return found.sort((a, b) => a.layout.discomfort - b.layout.discomfort).slice(0, mostPerForm);
 	});
+}
+
+/** Pages that a week takes with a form. */
+function pagesFor(form: string, span: Span): 1 | 2 | 4 {
+	if (span === 'spread') return 2;
+	return form === fourPages ? 4 : 1;
 }
 
 /** A wish's parameters with a few cell sizes: its own, the form's choice, and fixed ones. */

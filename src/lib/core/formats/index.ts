@@ -4,3 +4,4 @@ export { wishSchema } from './wish-schema';
 export { jsonSchema } from './json-schema';
 export * from './run-document';
 export { flag, measure, missing, oneOf, record, whole, words } from './rules';
+export { drawnSchema } from './drawn-schema';

@@ -1,10 +1,11 @@
 import * as yup from 'yup';
-import type { Aim, Plan } from '../fit';
+import type { Aim, Drawn, Plan } from '../fit';
 import type { Wish } from '../forms';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
 import type { Notebook } from '../paper';
 import { notebookSchema } from './notebook-schema';
+import { drawnSchema } from './drawn-schema';
 import { list, measure, missing, oneOf, record, shown, whole, words } from './rules';
 import { wishSchema } from './wish-schema';
 
@@ -24,6 +25,7 @@ export interface PlanDocument {
 	readonly locale?: string;
 	readonly aim: Aim;
 	readonly wishes: readonly Wish[];
+	readonly drawn?: Drawn;
 }
 
 /** A month from 1900-01 to 2200-12. */
@@ -72,7 +74,8 @@ export const planSchema = record({
 	hand: handSchema,
 	locale: words(40),
 	aim: aimSchema.default('balanced'),
-	wishes: wishesSchema
+	wishes: wishesSchema,
+	drawn: drawnSchema
 }).required('must be a plan document');
 
 /** One thing that is wrong with a document, and where. */
@@ -119,7 +122,8 @@ export function toPlan(document: PlanDocument): Plan {
 		hand: document.hand ?? defaultHand,
 		locale: knownLocale(document.locale),
 		aim: document.aim,
-		wishes: document.wishes
+		wishes: document.wishes,
+		...(document.drawn ? { drawn: document.drawn } : {})
 	};
 }
 

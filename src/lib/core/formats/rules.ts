@@ -67,6 +67,16 @@ export function oneOf<const T extends string>(values: readonly T[]) {
 		.oneOf(values, message);
 }
 
+/** One of a few numbers. */
+export function number<const T extends number>(values: readonly T[]) {
+	const message = (told: Told) => `must be one of ${values.join(', ')}; it is ${got(told)}`;
+	return yup
+		.mixed<T>((value): value is T => typeof value === 'number')
+		.strict()
+		.typeError(message)
+		.oneOf(values, message);
+}
+
 /** A yes or no. */
 export function flag() {
 	return yup

@@ -1,6 +1,6 @@
 import { kinds } from '../catalogue';
 import { forms } from '../forms';
-import { flag, list, missing, oneOf, record, whole, words } from './rules';
+import { flag, list, missing, number, oneOf, record, whole, words } from './rules';
 
 const size = () =>
 	record({ w: whole(1, 300).required(missing), h: whole(1, 300).required(missing) });
@@ -40,7 +40,22 @@ const pin = record({
 	x: whole(0, 300),
 	y: whole(0, 300),
 	w: whole(1, 300),
-	h: whole(1, 300)
+	h: whole(1, 300),
+	alone: flag()
+});
+
+const weeks = record({
+	belong: oneOf(['touching', 'first-day', 'middle-day']).default('touching'),
+	short: oneOf(['own', 'fold', 'skip']).default('own'),
+	pagesPerWeek: number([1, 2, 4]).default(2),
+	forms: list(
+		record({
+			week: whole(1, 6).required(missing),
+			form: oneOf(forms.map((form) => form.id)).required(missing)
+		}).required(missing),
+		0,
+		6
+	)
 });
 
 /** One wish of a plan document. */
@@ -53,6 +68,8 @@ export const wishSchema = record({
 	side: oneOf(['left', 'right']),
 	size: size(),
 	pin,
+	facing: words(100),
+	weeks: weeks.optional(),
 	filler: flag(),
 	title: words(200),
 	cell: size(),
@@ -82,6 +99,7 @@ export const wishSchema = record({
 	hours: whole(1, 24),
 	goals: list(goal, 0, 100),
 	week: whole(1, 6),
+	folded: list(whole(1, 31).required(missing), 0, 31),
 	frame: whole(0, 50),
 	events: list(event, 0, 2000),
 	overflow: flag(),

@@ -1,19 +1,26 @@
-import { pageForm } from './form';
+import { ranked, tooSmall, type Form, type Layout } from './form';
 
-/** A page, or part of one, left as it is: for painting, pasting in, or later. At least 1 square. */
-export const blank = pageForm({
+/** A page or a spread left as it is: for painting, pasting in, or later. */
+export const blank: Form = {
 	id: 'blank',
 	name: 'Blank',
+	spans: ['page', 'spread'],
+	wholePage: true,
 	fields: [],
-	least: () => ({ w: 1, h: 1 }),
-	layouts: (_, there) => [
-		{
-			size: there,
-			discomfort: 0,
-			facts: {},
-			why: [`${there.w} × ${there.h} squares stay free`],
+	layouts: (_, room) => {
+		const [first, ...others] = room.span === 'page' ? [room] : [room.left, room.right];
+		const sizes = [first, ...others];
+		const fits = sizes.every(({ w, h }) => w >= 1 && h >= 1);
+		const layout: Layout = {
+			room,
+			discomfort: others.length > 0 ? 5 : 0,
 			stretches: true,
-			marks: () => []
-		}
-	]
-});
+			facts: {},
+			why: [`${sizes.map(({ w, h }) => `${w} × ${h}`).join(' + ')} squares stay free`],
+			marks: () => sizes.map(() => [])
+		};
+		return ranked(fits ? [layout] : [], () =>
+			tooSmall('A blank page', { w: 1, h: 1 }, { w: first.w, h: first.h })
+		);
+	}
+};

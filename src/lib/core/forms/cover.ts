@@ -1,10 +1,18 @@
-import { frame, type Mark, type TintMark } from '../draw';
+import { frame, move, type Mark, type TintMark } from '../draw';
 import { fitLettering, letters } from '../hand';
 import { monthName } from '../month';
-import { pageSize, ranked, tooSmall, type Form, type Setting } from './form';
+import type { Size } from '../paper';
+import {
+	pageSize,
+	ranked,
+	tooSmall,
+	type Facts,
+	type Form,
+	type Layout,
+	type Setting
+} from './form';
 import { miniMonthMarks, miniMonthSize } from './mini-month';
 import { letteringMarks } from './title-band';
-import { move } from '../draw';
 
 /** Rows around the title: one above, up to six for the letters, one below. */
 const letterRows = 6;
@@ -20,12 +28,14 @@ function leastSize(setting: Setting) {
 /**
  * Month cover: title lettering at the top, the mini calendar at the foot, everything between them free
  * for a picture. It fills the page it is given. The mini calendar has cells of 2 squares where they
- * leave at least a third of the height to the picture, else 1.
+ * leave at least a third of the height to the picture, else 1. Over a spread the title stands on the left
+ * page, so that it never crosses the fold, and the mini calendar on the right one.
  */
 export const cover: Form = {
 	id: 'cover',
 	name: 'Cover',
-	spans: ['page'],
+	spans: ['page', 'spread'],
+	wholePage: true,
 	fields: ['title', 'square'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
@@ -37,60 +47,90 @@ export const cover: Form = {
 			setting.wish.cell?.w ??
 			(large.w <= there.w && 3 * (titleBand + gap + large.h) <= 2 * there.h ? 2 : 1);
 		const mini = miniMonthSize(setting, c, false);
-		const art = there.h - titleBand - gap - mini.h;
-		if (mini.w > there.w || art < leastArt)
-			return ranked([], () =>
-				tooSmall('A cover', { w: mini.w, h: titleBand + leastArt + gap + mini.h }, there)
-			);
-		const word = (setting.wish.title ?? monthName(setting.locale, setting.month)).toUpperCase();
-		const fit = fitLettering(letters(word).length, there.w, letterRows);
-		return ranked(
-			[
-				{
-					room: { span: 'page', ...there },
-					discomfort: 0,
-					stretches: true,
-					facts: {
-						cell: { w: c, h: c },
-						title: titleBand,
-						letter: fit?.letter,
-						used: fit?.used,
-						gap: fit?.gap,
-						rows: setting.month.weeks,
-						days: setting.month.days,
-						weeks: setting.month.weeks,
-						lead: setting.month.lead
-					},
-					why: [
-						...(fit
-							? [
-									`${letters(word).length} letters of ${fit.letter} with gaps of ${fit.gap} = ${fit.used} of ${there.w} across`
-								]
-							: []),
-						`title ${titleBand} + picture ${art} + gap ${gap} + calendar ${mini.h} = ${there.h} down`
-					],
-					marks: () => {
-						const picture: TintMark = {
-							kind: 'tint',
-							tone: 'art',
-							x: 0,
-							y: titleBand,
-							w: there.w,
-							h: art
-						};
-						const at = { x: Math.floor((there.w - mini.w) / 2), y: there.h - mini.h };
-						const marks: Mark[] = [
-							picture,
-							...frame(picture),
-							...letteringMarks(word, { x: 0, y: 1, w: there.w, h: letterRows })
-						];
-						for (const mark of miniMonthMarks(setting, c, { x: 0, y: 0 }))
-							marks.push(move(mark, at));
-						return [marks];
+		const needed = { w: mini.w, h: titleBand + leastArt + gap + mini.h };
+		if (needed.w > there.w || needed.h > there.h)
+			return ranked([], () => tooSmall('A cover', needed, there));
+		const layout: Layout =
+			room.span === 'page'
+				? {
+						room,
+						discomfort: 0,
+						stretches: true,
+						facts: factsOf(setting, c, room.w),
+						why: [
+							...titleSums(setting, room.w),
+							`title ${titleBand} + picture ${room.h - titleBand - gap - mini.h} + gap ${gap} + calendar ${mini.h} = ${room.h} down`
+						],
+						marks: () => [
+							[
+								...titleOf(setting, room.w),
+								...pictureAt(titleBand, room.w, room.h - gap - mini.h),
+								...calendarAt(setting, c, room)
+							]
+						]
 					}
-				}
-			],
-			() => tooSmall('A cover', least, there)
-		);
+				: {
+						room,
+						discomfort: 5,
+						stretches: true,
+						facts: factsOf(setting, c, room.left.w),
+						why: [
+							...titleSums(setting, room.left.w),
+							`left: title ${titleBand} + picture ${room.left.h - titleBand} = ${room.left.h} down`,
+							`right: picture ${room.right.h - gap - mini.h} + gap ${gap} + calendar ${mini.h} = ${room.right.h} down`
+						],
+						marks: () => [
+							[...titleOf(setting, room.left.w), ...pictureAt(titleBand, room.left.w, room.left.h)],
+							[
+								...pictureAt(0, room.right.w, room.right.h - gap - mini.h),
+								...calendarAt(setting, c, room.right)
+							]
+						]
+					};
+		return ranked([layout], () => tooSmall('A cover', least, there));
 	}
 };
+
+function wordOf(setting: Setting): string {
+	return (setting.wish.title ?? monthName(setting.locale, setting.month)).toUpperCase();
+}
+
+function factsOf(setting: Setting, c: number, w: number): Facts {
+	const fit = fitLettering(letters(wordOf(setting)).length, w, letterRows);
+	const { weeks, days, lead } = setting.month;
+	return {
+		cell: { w: c, h: c },
+		title: titleBand,
+		letter: fit?.letter,
+		used: fit?.used,
+		gap: fit?.gap,
+		rows: weeks,
+		days,
+		weeks,
+		lead
+	};
+}
+
+function titleSums(setting: Setting, w: number): string[] {
+	const count = letters(wordOf(setting)).length;
+	const fit = fitLettering(count, w, letterRows);
+	if (!fit) return [];
+	return [`${count} letters of ${fit.letter} with gaps of ${fit.gap} = ${fit.used} of ${w} across`];
+}
+
+function titleOf(setting: Setting, w: number): Mark[] {
+	return letteringMarks(wordOf(setting), { x: 0, y: 1, w, h: letterRows });
+}
+
+/** The place of the picture between two rows. */
+function pictureAt(top: number, w: number, bottom: number): Mark[] {
+	const picture: TintMark = { kind: 'tint', tone: 'art', x: 0, y: top, w, h: bottom - top };
+	return [picture, ...frame(picture)];
+}
+
+/** The mini calendar in the middle of the page's foot. */
+function calendarAt(setting: Setting, c: number, page: Size): Mark[] {
+	const mini = miniMonthSize(setting, c, false);
+	const at = { x: Math.floor((page.w - mini.w) / 2), y: page.h - mini.h };
+	return miniMonthMarks(setting, c, { x: 0, y: 0 }).map((mark) => move(mark, at));
+}

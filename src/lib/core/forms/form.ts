@@ -101,6 +101,8 @@ export interface Form {
 	readonly id: string;
 	readonly name: string;
 	readonly spans: readonly Span[];
+	/** It takes the whole of a page, never a part. */
+	readonly wholePage?: boolean;
 	/** What a person may set, in the order in which it is asked for. */
 	readonly fields: readonly FieldName[];
 	/** All ways to rule it inside the room. The first of them is what is drawn there. */

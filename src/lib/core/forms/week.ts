@@ -48,8 +48,14 @@ export function dayHeading(setting: Setting, day: WeekDay, box: Rect): TextMark 
 	return text(words, { x: box.x, y: box.y, w: box.w, h: 1 }, 'hand', 'start');
 }
 
-/** What stands in the box that is left over: the week's number. */
+/** What stands in the box that is left over: the week's number, and days folded in from a short week. */
 export function spareHeading(setting: Setting, box: Rect): TextMark {
-	const words = box.w >= 4 ? `Week ${weekNumberOf(setting)}` : String(weekNumberOf(setting));
+	const number = String(weekNumberOf(setting));
+	const folded = setting.wish.folded?.length ? ` + ${setting.wish.folded.join(', ')}` : '';
+	const most = lettersIn(box.w, setting.hand);
+	const words =
+		[`Week ${number}${folded}`, `${number}${folded}`, `Week ${number}`].find(
+			(heading) => letters(heading).length <= most
+		) ?? number;
 	return text(words, { x: box.x, y: box.y, w: box.w, h: 1 }, 'hand', 'start');
 }

@@ -1,3 +1,4 @@
+import type { ShortWeek, WeekBelonging } from '../month';
 import type { Dot, Side, Size } from '../paper';
 
 /** How badly a wish is missed when it is left out. */
@@ -53,6 +54,23 @@ export interface Item {
 /** Page and place that a person fixed by hand; a pin to a page alone leaves the place open. */
 export interface Pin extends Partial<Dot>, Partial<Size> {
 	readonly page: number;
+	/** The page is reserved: nothing else may lie on it. */
+	readonly alone?: boolean;
+}
+
+/** A form for one week of the set, where it differs from the others. */
+export interface WeekForm {
+	/** Row of the month's grid, from 1. */
+	readonly week: number;
+	readonly form: string;
+}
+
+/** The month's weekly pages: which weeks, and how many pages each. */
+export interface Weeks {
+	readonly belong: WeekBelonging;
+	readonly short: ShortWeek;
+	readonly pagesPerWeek: 1 | 2 | 4;
+	readonly forms?: readonly WeekForm[];
 }
 
 /** What a form can be told; each form reads what concerns it and has defaults for the rest. */
@@ -97,6 +115,8 @@ export interface FormParameters {
 	readonly goals?: readonly Goal[];
 	/** Which week of the month, from 1. */
 	readonly week?: number;
+	/** Days of a neighbouring short week that this one takes in. */
+	readonly folded?: readonly number[];
 	/** Squares that a frame stands in from the outer edge. */
 	readonly frame?: number;
 	readonly events?: readonly PlannedEvent[];
@@ -115,6 +135,10 @@ export interface Wish extends FormParameters {
 	/** Exact size, but a minimum for fillers. */
 	readonly size?: Size;
 	readonly pin?: Pin;
+	/** Id of the wish that must lie on the other page of the same spread; void when either is left out. */
+	readonly facing?: string;
+	/** Makes it a set with pages for each week. */
+	readonly weeks?: Weeks;
 	/** A filler may go anywhere and stretches over what is left. */
 	readonly filler?: boolean;
 }

@@ -5,9 +5,11 @@
 		label: string;
 		value: T;
 		options: readonly { readonly value: T; readonly label: string }[];
+		/** One below the other, for options of several words. */
+		rows?: boolean;
 		onchange: (value: T) => void;
 	}
-	let { label, value, options, onchange }: Props = $props();
+	let { label, value, options, rows = false, onchange }: Props = $props();
 	const id = $props.id();
 
 	function chosen(text: string) {
@@ -23,12 +25,14 @@
 		{value}
 		onValueChange={chosen}
 		aria-labelledby="{id}-label"
-		class="flex flex-wrap"
+		class="flex {rows ? 'flex-col' : 'flex-wrap'}"
 	>
 		{#each options as option (option.value)}
 			<ToggleGroup.Item
 				value={option.value}
-				class="-ml-px min-h-8 border border-ink-soft bg-field px-2.5 first:ml-0 first:rounded-l-[3px] last:rounded-r-[3px] hover:bg-chosen data-[state=on]:bg-ink data-[state=on]:text-field"
+				class="min-h-8 border border-ink-soft bg-field px-2.5 hover:bg-chosen data-[state=on]:bg-ink data-[state=on]:text-field {rows
+					? '-mt-px text-left first:mt-0 first:rounded-t-[3px] last:rounded-b-[3px]'
+					: '-ml-px first:ml-0 first:rounded-l-[3px] last:rounded-r-[3px]'}"
 			>
 				{option.label}
 			</ToggleGroup.Item>

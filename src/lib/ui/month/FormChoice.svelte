@@ -18,10 +18,15 @@
 		<select
 			{id}
 			class="field"
-			value={form?.id}
+			value={wish.form ?? ''}
 			onchange={(event) =>
-				onchange({ form: event.currentTarget.value, span: undefined, cell: undefined })}
+				onchange({
+					form: event.currentTarget.value || undefined,
+					span: undefined,
+					cell: undefined
+				})}
 		>
+			<option value="">as it fits best{wish.form || !form ? '' : ` (${form.name})`}</option>
 			{#each forms as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
 		</select>
 	</div>

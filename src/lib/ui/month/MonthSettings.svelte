@@ -1,5 +1,4 @@
 <script lang="ts">
-	import type { Aim } from '$lib/core/fit';
 	import {
 		firstYear,
 		formatMonth,
@@ -24,11 +23,6 @@
 			label: weekdayNames(desk.plan.locale, value, 'long')[0] ?? value
 		}))
 	);
-	const aims: { value: Aim; label: string }[] = [
-		{ value: 'fewest-pages', label: 'fewest pages' },
-		{ value: 'balanced', label: 'balanced' },
-		{ value: 'roomiest', label: 'roomiest' }
-	];
 </script>
 
 <details class="border-b border-hairline py-2">
@@ -71,12 +65,6 @@
 			value={desk.month.weekStart}
 			options={starts}
 			onchange={(weekStart) => desk.change({ weekStart })}
-		/>
-		<Choice
-			label="Pages are to be"
-			value={desk.month.aim}
-			options={aims}
-			onchange={(aim) => desk.change({ aim })}
 		/>
 	</div>
 </details>

@@ -18,9 +18,9 @@
 
 {#if found.length > 0}
 	<div class="flex flex-wrap items-center gap-2 pb-2 pl-8 text-sm">
-		<span class="text-ink-soft">It would fit as</span>
+		<span class="text-ink-soft">It would fit with</span>
 		{#each found as remedy (remedy.text)}
-			<button class="button min-h-8 text-sm" onclick={() => desk.edit(wish, remedy.fields)}
+			<button class="button min-h-8 text-sm" onclick={() => desk.change({ wishes: remedy.wishes })}
 				>{remedy.text}</button
 			>
 		{/each}

@@ -1,8 +1,14 @@
 <script lang="ts">
+	import { sectionsOf, type Run } from '$lib/core/fit';
 	import { spreadOf } from '$lib/core/paper';
 	import SpreadPicture from '../page/SpreadPicture.svelte';
 	import BlockOutlines from '../page/BlockOutlines.svelte';
+	import { calm } from '../shell/calm';
+	import { blockName } from './block-name';
 	import type { MonthDesk } from './month-desk.svelte';
+	import { boxesOf, movedBlocks, movingKey, showWay } from './moved';
+	import PageBlocks from './PageBlocks.svelte';
+	import SpreadMenu from './SpreadMenu.svelte';
 
 	let { desk }: { desk: MonthDesk } = $props();
 
@@ -14,32 +20,92 @@
 			})
 		).values()
 	]);
+	const sections = $derived(sectionsOf(desk.run));
+	const pages = $derived(new Set(desk.run.pages.map(({ number }) => number)));
 
-	function titlesOn(page: number) {
+	function namesOn(page: number) {
 		return desk.run.blocks
 			.filter((block) => block.pieces.some((piece) => piece.page === page))
-			.map((block) => block.wish);
+			.map(blockName);
 	}
+
+	let list = $state<HTMLElement>();
+	let before: Run | undefined;
+	let starts = new Map<string, DOMRect>();
+	$effect.pre(() => {
+		const { run } = desk;
+		const moved = !before || run === before || calm() ? [] : movedBlocks(before, run);
+		starts = list && moved.length > 0 ? boxesOf(list, moved) : new Map();
+		before = run;
+	});
+	$effect(() => {
+		if (desk.run && list && starts.size > 0) showWay(starts, boxesOf(list, [...starts.keys()]));
+	});
 </script>
 
-<ol class="grid grid-cols-[repeat(auto-fill,minmax(min(19rem,100%),1fr))] gap-x-6 gap-y-7">
+<ol
+	bind:this={list}
+	class="grid grid-cols-[repeat(auto-fill,minmax(min(19rem,100%),1fr))] gap-x-6 gap-y-6"
+>
 	{#each spreads as spread (spread.left)}
-		<li>
+		{@const here = sections.filter(({ first }) => first === spread.left || first === spread.right)}
+		<li class="flex flex-col">
+			<p class="flex min-h-7 items-center justify-between gap-2 text-sm text-ink-soft">
+				<span>{here.map(({ name }) => name).join(' · ')}</span>
+				<SpreadMenu {desk} {spread} />
+			</p>
 			<a href="/months/{desk.id}/pages/{spread.left}" class="block focus-visible:outline-offset-4">
 				<SpreadPicture
 					plan={desk.plan}
 					run={desk.run}
 					{spread}
 					label="Pages {spread.left} and {spread.right}: {[
-						...titlesOn(spread.left),
-						...titlesOn(spread.right)
+						...namesOn(spread.left),
+						...namesOn(spread.right)
 					].join(', ') || 'free'}. Open on the page desk."
 				>
 					{#snippet overlay(page)}
+						{#each desk.run.art.filter((area) => area.page === page) as { rect } (`${rect.x} ${rect.y}`)}
+							<rect
+								x={rect.x}
+								y={rect.y}
+								width={rect.w}
+								height={rect.h}
+								class="fill-none stroke-calm"
+								stroke-width="0.16"
+								stroke-dasharray="0.9 0.7"
+							/>
+							<text
+								x={rect.x + rect.w / 2}
+								y={rect.y + rect.h / 2 + 0.6}
+								font-size="1.7"
+								text-anchor="middle"
+								class="fill-calm font-sans italic">for art</text
+							>
+						{/each}
+						{#each desk.run.blocks as block, index (index)}
+							{#each block.pieces as piece (piece.page)}
+								{#if piece.page === page}
+									<rect
+										data-block={movingKey(block)}
+										x={piece.rect.x}
+										y={piece.rect.y}
+										width={piece.rect.w}
+										height={piece.rect.h}
+										class="fill-none"
+									/>
+								{/if}
+							{/each}
+						{/each}
 						<BlockOutlines run={desk.run} {page} chosen={desk.chosen} />
 					{/snippet}
 				</SpreadPicture>
 			</a>
+			<div class="flex gap-2">
+				{#each [spread.left, spread.right] as page (page)}
+					{#if pages.has(page)}<PageBlocks {desk} {page} />{:else}<span class="flex-1"></span>{/if}
+				{/each}
+			</div>
 		</li>
 	{/each}
 </ol>

@@ -6,6 +6,8 @@
 	import type { MonthDesk } from './month-desk.svelte';
 	import CalendarFile from './CalendarFile.svelte';
 	import FormChoice from './FormChoice.svelte';
+	import PlaceFields from './PlaceFields.svelte';
+	import WeeksFields from './WeeksFields.svelte';
 	import WhatIf from './WhatIf.svelte';
 	import WishFields from './WishFields.svelte';
 
@@ -34,6 +36,9 @@
 			onchange={edit}
 		/>
 	{/if}
+	{#if wish.weeks}
+		<WeeksFields {desk} {wish} weeks={wish.weeks} />
+	{/if}
 	{#if form?.fields.includes('events')}
 		<CalendarFile {desk} {wish} />
 	{/if}
@@ -43,6 +48,7 @@
 		options={importances}
 		onchange={(importance) => edit({ importance })}
 	/>
+	{#if !wish.weeks}<PlaceFields {desk} {wish} />{/if}
 	<WhatIf {desk} {wish} />
 	<div class="flex gap-2">
 		<button class="button text-sm" onclick={() => desk.move(wish.id, -1)}>Move up</button>

@@ -43,7 +43,12 @@
 				] as const)
 	);
 	const numbers = $derived(
-		numberParameters.filter(({ name }) => has(name) && !(name === 'split' && wish.span === 'page'))
+		numberParameters.filter(
+			({ name }) =>
+				has(name) &&
+				!(name === 'split' && wish.span === 'page') &&
+				!(wish.weeks && (name === 'week' || name === 'across'))
+		)
 	);
 	const shape = $derived(
 		wish.shape === 'hexagon' || wish.shape === 'over-fold' ? wish.shape : 'square'
@@ -162,7 +167,7 @@
 	/>
 {/if}
 <div class="flex flex-wrap gap-x-4 gap-y-3">
-	{#if form.spans.length > 1}
+	{#if form.spans.length > 1 && !wish.weeks}
 		<Choice
 			label="Lies on"
 			value={wish.span ?? 'any'}

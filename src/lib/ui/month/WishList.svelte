@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+	import { calm } from '../shell/calm';
 	import type { MonthDesk } from './month-desk.svelte';
 	import WishRow from './WishRow.svelte';
 
@@ -21,8 +22,6 @@
 	let dragged = $state.raw<Place[]>();
 	const shown = $derived(dragged ?? inOrder);
 	const wishes = $derived(new Map(desk.wishes.map((wish) => [wish.id, wish])));
-	const calm =
-		typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 	function consider(event: CustomEvent<DndEvent<Place>>) {
 		dragged = event.detail.items;
@@ -42,7 +41,7 @@
 	class="flex flex-col"
 	use:dragHandleZone={{
 		items: shown,
-		flipDurationMs: calm ? 0 : 150,
+		flipDurationMs: calm() ? 0 : 150,
 		dropTargetStyle: {},
 		autoAriaDisabled: true,
 		zoneTabIndex: -1

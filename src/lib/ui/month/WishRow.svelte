@@ -10,10 +10,12 @@
 
 	const kind = $derived(kindById(wish.kind));
 	const name = $derived(wish.title || kind?.name || wish.kind);
-	const block = $derived(desk.run.blocks.find((block) => block.wish === wish.id));
-	const missing = $derived(desk.run.unplaced.find((unplaced) => unplaced.wish === wish.id));
+	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === wish.id));
+	const block = $derived(blocks[0]);
+	const missing = $derived(desk.run.unplaced.filter((unplaced) => unplaced.wish === wish.id));
 	const open = $derived(desk.chosen === wish.id);
-	const pages = $derived(block?.pieces.map((piece) => piece.page).join('–'));
+	const numbers = $derived(blocks.flatMap(({ pieces }) => pieces.map((piece) => piece.page)));
+	const pages = $derived([...new Set([Math.min(...numbers), Math.max(...numbers)])].join('–'));
 
 	function pressed(event: KeyboardEvent) {
 		if (isTyping(event)) return;
@@ -51,15 +53,24 @@
 			<span class="font-serif text-lg">{name}</span>
 			{#if kind && kind.name !== name}<span class="truncate text-sm text-ink-soft">{kind.name}</span
 				>{/if}
-			{#if pages}<span class="ml-auto shrink-0 text-sm text-ink-soft">p. {pages}</span>{/if}
+			{#if block}<span class="ml-auto shrink-0 text-sm text-ink-soft">p. {pages}</span>{/if}
 		</span>
 		{#if block}
+			{#if wish.weeks}
+				<span class="text-sm text-ink-soft"
+					>{blocks.length}
+					{blocks.length === 1 ? 'block' : 'blocks'} on {new Set(numbers).size} pages</span
+				>
+			{/if}
 			{#each block.why as sum (sum)}
 				<span class="text-sm text-ink-soft">{sum}</span>
 			{/each}
-		{:else if missing}
-			<span class="text-sm text-caution"><strong>No place.</strong> {missing.reason}.</span>
 		{/if}
+		{#each missing as { part, reason }, index (index)}
+			<span class="text-sm text-caution"
+				><strong>No place{part ? ` for ${part}` : ''}.</strong> {reason}.</span
+			>
+		{/each}
 	</button>
 	<button
 		class="button button-quiet min-h-9 text-sm"
@@ -67,7 +78,7 @@
 		onclick={() => desk.remove(wish.id)}>Remove</button
 	>
 </div>
-{#if missing}
+{#if missing.length > 0}
 	<Remedies {desk} wish={wish.id} />
 {/if}
 {#if open}

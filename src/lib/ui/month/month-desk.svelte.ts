@@ -1,16 +1,25 @@
 import { createContext } from 'svelte';
 import { kindById } from '$lib/core/catalogue';
 import {
+	drawPage,
+	lockPages,
+	pinOf,
 	planOf,
+	swapSides,
+	undrawPage,
+	unlockPages,
+	type Block,
 	type KeptMonth,
 	type Remedy,
 	type Person,
 	type Plan,
-	type Run
+	type Run,
+	type Summary
 } from '$lib/core/fit';
 import type { CalendarRead } from '$lib/core/formats/icalendar';
 import type { Wish } from '$lib/core/forms';
 import type { Notebook } from '$lib/core/paper';
+import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { begin, redo, step, undo, type History } from './history';
 import { Planner } from './planner';
@@ -37,6 +46,10 @@ export class MonthDesk {
 	/** The wish that is being edited, shown in the run as well. */
 	chosen = $state<string>();
 	planning = $state(false);
+	/** Whether the planner can be asked; on the server it cannot. */
+	opened = $state(false);
+	/** The three aims in a few numbers each, for the plan that is shown; empty while they are worked out. */
+	suggestions = $state.raw<readonly Suggestion[]>([]);
 	trouble = $state<string>();
 	private planner: Planner | undefined;
 	readonly saver: Saver<KeptMonth>;
@@ -84,10 +97,11 @@ export class MonthDesk {
 	 */
 	open(reload: () => Promise<unknown>): () => void {
 		this.planner = new Planner(
-			(plan, run) => {
+			(plan, run, final) => {
 				this.plan = plan;
 				this.run = run;
-				this.planning = false;
+				this.planning = !final;
+				if (final) void this.suggest(plan);
 			},
 			(message) => {
 				this.trouble = message;
@@ -99,7 +113,10 @@ export class MonthDesk {
 			// With changes of our own the next write tells that there is a conflict.
 			if (this.saver.settled) void reload();
 		};
+		void this.suggest(this.plan);
+		this.opened = true;
 		return () => {
+			this.opened = false;
 			this.planner?.close();
 			this.channel?.close();
 			this.saver.close();
@@ -166,6 +183,38 @@ export class MonthDesk {
 		this.change({ wishes: [...rest.slice(0, to), wish, ...rest.slice(to)] });
 	}
 
+	/** Keeps a block where it is, or on another page, or lets its wish move again. */
+	pin(block: Block, to: 'here' | 'free' | number, alone = false): void {
+		const pin =
+			to === 'free' ? undefined : to === 'here' ? { ...pinOf(block), alone } : { page: to, alone };
+		this.edit(block.wish, { pin: pin && (alone ? pin : { ...pin, alone: undefined }) });
+	}
+
+	/** Keeps everything on some pages as it is, or lets it move again. */
+	lock(first: number, last: number, locked: boolean): void {
+		const wishes = locked
+			? lockPages(this.plan, this.run, first, last)
+			: unlockPages(this.plan, first, last);
+		this.change({ wishes });
+	}
+
+	/** Exchanges the two pages of a spread. */
+	swap(page: number): void {
+		this.change({ wishes: swapSides(this.plan, this.run, page) });
+	}
+
+	/** Marks a page as drawn in the book, or takes the mark away. */
+	setDrawn(page: number, drawn: boolean): void {
+		const known = this.month.drawn;
+		if (drawn) this.change({ drawn: drawPage(this.run, known, page) });
+		else if (known) this.change({ drawn: undrawPage(known, page) });
+	}
+
+	/** What the same wishes come to in another notebook or another month. */
+	compare(plan: Plan): Promise<Summary> | undefined {
+		return this.planner?.compare(plan);
+	}
+
 	/** Changes that would give a wish without a place one; each was tried out. */
 	remedies(wish: string): Promise<Remedy[]> {
 		return this.planner?.remedies(this.plan, this.run, wish) ?? Promise.resolve([]);
@@ -185,7 +234,13 @@ export class MonthDesk {
 		this.history = history;
 		this.saver.write(history.present);
 		this.planning = true;
-		this.planner?.request(this.planFor(history.present));
+		void this.planner?.request(this.planFor(history.present));
+	}
+
+	private async suggest(plan: Plan): Promise<void> {
+		this.suggestions = [];
+		const suggestions = await this.planner?.suggest(plan);
+		if (suggestions && plan === this.plan) this.suggestions = suggestions;
 	}
 
 	private planFor(month: KeptMonth): Plan {

@@ -1,22 +1,21 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import type { CalendarRead } from '$lib/core/formats/icalendar';
 import type { YearMonth } from '$lib/core/month';
-import type { Plan, Remedy, Run } from '$lib/core/fit';
-import type { PlannerWorker } from '$lib/worker/planner.worker';
+import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
+import type { PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
-/**
- * Asks the planner's worker for runs, one at a time: while it works only the newest request waits, so
- * fast typing never queues up.
- */
+/** Hears of runs with the plan they belong to; `final` ends the work on it. */
+export type Planned = (plan: Plan, run: Run, final: boolean) => void;
+
+/** Asks the planner's worker for runs. A newer request breaks off the older, so typing never queues up. */
 export class Planner {
 	private readonly worker: Worker;
 	private readonly remote: Remote<PlannerWorker>;
-	private working = false;
-	private waiting: Plan | undefined;
+	private newest: Plan | undefined;
 
-	/** `planned` is called with each run and the plan it belongs to; `failed` when the worker breaks. */
+	/** `failed` is called when the worker breaks. */
 	constructor(
-		private readonly planned: (plan: Plan, run: Run) => void,
+		private readonly planned: Planned,
 		private readonly failed: (message: string) => void
 	) {
 		this.worker = new Worker(new URL('../../worker/planner.worker.ts', import.meta.url), {
@@ -26,9 +25,33 @@ export class Planner {
 		this.remote = wrap<PlannerWorker>(this.worker);
 	}
 
-	request(plan: Plan): void {
-		this.waiting = plan;
-		if (!this.working) void this.work();
+	async request(plan: Plan): Promise<void> {
+		this.newest = plan;
+		const tell = (run: Run | undefined, final: boolean) => {
+			if (run && plan === this.newest) this.planned(plan, run, final);
+		};
+		try {
+			tell(
+				await this.remote.plan(
+					plan,
+					proxy((run: Run) => tell(run, false))
+				),
+				true
+			);
+		} catch (error) {
+			if (plan === this.newest)
+				this.failed(error instanceof Error ? error.message : 'The page planner failed.');
+		}
+	}
+
+	/** The three aims in a few numbers each; undefined when a newer plan came in between. */
+	suggest(plan: Plan): Promise<Suggestion[] | undefined> {
+		return this.remote.suggest(plan);
+	}
+
+	/** What another plan comes to. */
+	compare(plan: Plan): Promise<Summary> {
+		return this.remote.compare(plan);
 	}
 
 	/** Changes that would give a wish without a place one. */
@@ -44,19 +67,5 @@ export class Planner {
 
 	close(): void {
 		this.worker.terminate();
-	}
-
-	private async work(): Promise<void> {
-		this.working = true;
-		while (this.waiting) {
-			const plan = this.waiting;
-			this.waiting = undefined;
-			try {
-				this.planned(plan, await this.remote.plan(plan));
-			} catch (error) {
-				this.failed(error instanceof Error ? error.message : 'The page planner failed.');
-			}
-		}
-		this.working = false;
 	}
 }

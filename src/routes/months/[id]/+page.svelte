@@ -3,10 +3,13 @@
 	import { monthTitle } from '$lib/core/month';
 	import AddWish from '$lib/ui/month/AddWish.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import IndexLines from '$lib/ui/month/IndexLines.svelte';
 	import MonthSettings from '$lib/ui/month/MonthSettings.svelte';
 	import PagesMeter from '$lib/ui/month/PagesMeter.svelte';
+	import Proof from '$lib/ui/month/Proof.svelte';
 	import RunPicture from '$lib/ui/month/RunPicture.svelte';
 	import SaveState from '$lib/ui/month/SaveState.svelte';
+	import Suggestions from '$lib/ui/month/Suggestions.svelte';
 	import WishList from '$lib/ui/month/WishList.svelte';
 
 	let { data } = $props();
@@ -49,6 +52,7 @@
 					</select>
 				</label>
 			{/if}
+			<a class="button" href="/months/{desk.id}/compare">Compare</a>
 			<a
 				class="button"
 				href="/app/months/{desk.id}/plan.pdf{printer ? `?printer=${printer}` : ''}"
@@ -57,6 +61,8 @@
 				data-sveltekit-reload>Print at true size (PDF)</a
 			>
 		</div>
+		<Suggestions {desk} />
+		<Proof {desk} />
 		{#if lost > 0}
 			<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
 				{lost === 1 ? 'One wish has' : `${lost} wishes have`} no place in the free pages. The list on
@@ -69,6 +75,7 @@
 			</p>
 		{:else}
 			<RunPicture {desk} />
+			<IndexLines {desk} />
 		{/if}
 	</section>
 </main>

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { kindById } from '$lib/core/catalogue';
 	import { pageOf, paperHints } from '$lib/core/paper';
+	import { blockKey, blockName } from '$lib/ui/month/block-name';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import BlockOutlines from '$lib/ui/page/BlockOutlines.svelte';
 	import CountingCursor from '$lib/ui/page/CountingCursor.svelte';
@@ -26,9 +26,8 @@
 				)
 			)
 			.map((block) => {
-				const wish = desk.wishes.find((wish) => wish.id === block.wish);
-				const name = wish?.title || kindById(wish?.kind ?? '')?.name || block.wish;
-				return { ...block, name, pages: block.pieces.map((piece) => piece.page).join('–') };
+				const pages = block.pieces.map((piece) => piece.page).join('–');
+				return { ...block, key: blockKey(block), name: blockName(block), pages };
 			})
 	);
 
@@ -97,7 +96,7 @@
 				<p class="text-ink-soft">Both pages are free.</p>
 			{/if}
 			<ul class="flex flex-col gap-3">
-				{#each blocks as block (block.wish)}
+				{#each blocks as block (block.key)}
 					<li>
 						<button
 							class="w-full border-l-4 px-2 text-left {desk.chosen === block.wish

@@ -1,0 +1,35 @@
+/** What a run is judged by first: paper saved, a middle way, or room to write. */
+export type Aim = 'fewest-pages' | 'balanced' | 'roomiest';
+
+/** Whole prices that put an aim's list of numbers in one: what comes first outweighs all that follows. */
+export interface Prices {
+	/** One step of discomfort. */
+	readonly comfort: number;
+	readonly page: number;
+	readonly spare: number;
+	readonly want: number;
+	readonly must: number;
+}
+
+/** Worst discomfort of one block. */
+export const worst = 100;
+
+/**
+ * Prices for so many blocks on so many pages. Musts left out come first, then wants; then, for fewest
+ * pages: pages, spares, discomfort; balanced: 40 × pages + 60 × spares + discomfort; roomiest: spares,
+ * discomfort, pages. Throws when the sum could not be counted exactly (2^53).
+ */
+export function pricesFor(aim: Aim, blocks: number, pages: number): Prices {
+	const comforts = worst * blocks;
+	const lists = {
+		'fewest-pages': { comfort: 1, spare: comforts + 1, page: (comforts + 1) * (blocks + 1) },
+		balanced: { comfort: 1, spare: 60, page: 40 },
+		roomiest: { comfort: pages + 1, spare: (comforts + 1) * (pages + 1), page: 1 }
+	};
+	const { comfort, spare, page } = lists[aim];
+	const want = comfort * comforts + spare * blocks + page * pages + 1;
+	const must = want * (blocks + 1);
+	if (must * (blocks + 1) > Number.MAX_SAFE_INTEGER)
+		throw new RangeError(`${blocks} blocks on ${pages} pages are more than can be weighed exactly`);
+	return { comfort, page, spare, want, must };
+}

@@ -1,0 +1,178 @@
+import { formById, type Room, type Wish } from '../forms';
+import { pageOf, type Page, type Rect, type Size } from '../paper';
+import { arrange, artOn } from './arrange';
+import { settingOf, type Choice } from './choices';
+import type { Part } from './parts';
+import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
+import type { PlannedProblem } from './problem-of';
+import { reasonFor } from './reasons';
+import { sheetsOf } from './sheets';
+import type { Place, Solution } from './solve';
+
+/** A block on its way into the run. */
+interface Placed {
+	readonly part: Part;
+	readonly choice: Choice;
+	readonly cost: number;
+	readonly place: Place;
+}
+
+/** The run that a solution stands for; `bound` is what no solution can cost less than. */
+export function compose(
+	plan: Plan,
+	planned: PlannedProblem,
+	solution: Solution,
+	bound: number
+): Run {
+	const { items, fixed, sheets, impossible } = planned;
+	const placed = items.flatMap((item, index): Placed[] => {
+		const place = solution.places[index];
+		const sheet = place && planned.problem.pages[place.page];
+		if (!place || !sheet) return [];
+		const option =
+			place.span === 'page'
+				? item.pageChoices[sheet.options]?.[place.option]
+				: item.spreadChoices[sheet.pair ?? -1]?.[place.option];
+		return option ? [{ part: item.part, choice: option.choice, cost: option.cost, place }] : [];
+	});
+	const blocks = [
+		...drawnBlocks(plan),
+		...fixed.map(({ part, choice, room, pieces }) => block(part.wish, choice, room, pieces, 0)),
+		...placed.flatMap((own) => overSpread(planned, own)),
+		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
+	];
+	const order = new Map(plan.wishes.map(({ id }, index) => [id, index]));
+	const rank = ({ wish }: Block) => order.get(wish) ?? -1;
+	blocks.sort(
+		(a, b) =>
+			rank(a) - rank(b) || (a.as.week ?? 0) - (b.as.week ?? 0) || firstPage(a) - firstPage(b)
+	);
+
+	const lost = [
+		...impossible,
+		...items.flatMap(({ part }, index) => (solution.places[index] ? [] : [part]))
+	];
+	const pages = usedPages(plan, blocks);
+	const unplaced = lost.map(({ wish, label }): Unplaced => {
+		const reason = reasonFor(plan, wish, blocks);
+		return { wish: wish.id, ...(label === undefined ? {} : { part: label }), reason };
+	});
+	return {
+		pages,
+		blocks,
+		unplaced: unplaced.sort((a, b) => (order.get(a.wish) ?? 0) - (order.get(b.wish) ?? 0)),
+		art: pages.flatMap(({ number, columns, rows, state }) => {
+			const taken = rectsOn(blocks, number);
+			if (state !== 'free') return [];
+			return artOn({ w: columns, h: rows }, taken).map((rect) => ({ page: number, rect }));
+		}),
+		pagesUsed: pages.length,
+		optimal: bound >= solution.cost,
+		bound: solution.cost - bound
+	};
+}
+
+const firstPage = ({ pieces }: Block) => pieces[0].page;
+
+function rectsOn(blocks: readonly Block[], page: number): Rect[] {
+	return blocks.flatMap(({ pieces }) =>
+		pieces.flatMap((piece) => (piece.page === page ? [piece.rect] : []))
+	);
+}
+
+function block(as: Wish, choice: Choice, room: Room, pieces: Pieces, discomfort: number): Block {
+	const { form, facts, why } = choice;
+	return { wish: as.id, as, form: form.id, room, pieces, discomfort, facts, why };
+}
+
+/** Blocks that are in the book already, with their sums as they were. */
+function drawnBlocks(plan: Plan): Block[] {
+	return (plan.drawn?.blocks ?? []).flatMap(({ wish, form, pieces: [first, second] }): Block[] => {
+		if (!first) return [];
+		const { gutter } = plan.notebook;
+		const room: Room = second
+			? { span: 'spread', left: sizeOf(first.rect), right: sizeOf(second.rect), gutter }
+			: { span: 'page', ...sizeOf(first.rect) };
+		const pieces: Pieces = second ? [first, second] : [first];
+		const answer = formById(form)?.layouts(settingOf(plan, wish), room);
+		const { facts, why } = answer?.fits ? answer.layouts[0] : { facts: {}, why: [] };
+		return [{ wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why }];
+	});
+}
+
+function sizeOf({ w, h }: Rect): Size {
+	return { w, h };
+}
+
+function overSpread({ sheets }: PlannedProblem, { part, choice, cost, place }: Placed): Block[] {
+	const left = sheets[place.page];
+	const right = sheets[place.page + 1];
+	const { room } = choice;
+	if (place.span !== 'spread' || room.span !== 'spread' || !left || !right) return [];
+	const pieces: Pieces = [
+		{ page: left.page.number, rect: { x: 0, y: 0, ...room.left } },
+		{ page: right.page.number, rect: { x: 0, y: 0, ...room.right } }
+	];
+	return [block(part.wish, choice, room, pieces, cost)];
+}
+
+/** Blocks of one page, arranged around what is fixed there and what a spread takes of it. */
+function onPage(
+	plan: Plan,
+	planned: PlannedProblem,
+	placed: readonly Placed[],
+	page: number
+): Block[] {
+	const sheet = planned.sheets[page];
+	const own = placed.flatMap(({ place, ...rest }) =>
+		place.span === 'page' && place.page === page ? [{ ...rest, rect: place.rect }] : []
+	);
+	if (!sheet || own.length === 0) return [];
+	const { number } = sheet.page;
+	const bands = placed
+		.flatMap((other) => overSpread(planned, other))
+		.flatMap(({ pieces }) => pieces.filter((piece) => piece.page === number))
+		.map(({ rect }) => ({ ...rect, x: 0, w: sheet.size.w }));
+	const taken = [...(planned.problem.pages[page]?.obstacles ?? []), ...bands];
+	const rects = arrange(
+		sheet.size,
+		taken,
+		own.map(({ part: { wish, filler }, choice, rect }) => ({
+			rect,
+			stretches: choice.stretches && (filler || !wish.size)
+		}))
+	);
+	return own.map(({ part, choice, cost, rect }, index) => {
+		const final = rects[index] ?? rect;
+		const larger = final.w !== rect.w || final.h !== rect.h;
+		const grown = larger && filling(plan, part, choice, { span: 'page', w: final.w, h: final.h });
+		const settled = larger && !grown ? { ...final, w: rect.w, h: rect.h } : final;
+		const room: Room = { span: 'page', w: settled.w, h: settled.h };
+		return block(part.wish, grown || choice, room, [{ page: number, rect: settled }], cost);
+	});
+}
+
+/** The same form in a larger room, provided that it fills it. */
+function filling(plan: Plan, { wish }: Part, { form }: Choice, room: Room): Choice | undefined {
+	const answer = form.layouts(settingOf(plan, wish), room);
+	if (!answer.fits) return undefined;
+	const [layout] = answer.layouts;
+	return layout.stretches ? { form, ...layout } : undefined;
+}
+
+/** Pages from the month's first to its last used one: those that may be filled and those that are drawn. */
+function usedPages(plan: Plan, blocks: readonly Block[]): Page[] {
+	const drawn = new Set(plan.drawn?.pages);
+	const last = Math.max(
+		0,
+		...drawn,
+		...blocks.flatMap(({ pieces }) => pieces.map(({ page }) => page))
+	);
+	const free = sheetsOf(plan).flatMap(({ page }) => (page.number <= last ? [page.number] : []));
+	return [...new Set([...free, ...drawn])]
+		.sort((a, b) => a - b)
+		.map((number): Page => {
+			const page = pageOf(plan.notebook, number);
+			return drawn.has(number) ? { ...page, state: 'drawn' } : page;
+		});
+}

@@ -1,0 +1,107 @@
+import type { Room, Wish } from '../forms';
+import type { Side, Size } from '../paper';
+import { choicesIn, kindOf, type Choice } from './choices';
+import type { Plan } from './plan';
+import { worst } from './aims';
+
+/** Discomfort is told in steps of so much: finer ones would only make planning slower. */
+const step = 5;
+/** What it costs to be squeezed into half a page, or a quarter: there is less to write on. */
+const halved = 10;
+/** What it costs to stand on the page that the kind does not like. */
+const disliked = 5;
+const mostOptions = 8;
+
+/** A choice for planning: a size on one page, or rows on both pages of a spread, and its discomfort. */
+export type PageChoice = Size & { readonly choice: Choice; readonly cost: number };
+export interface SpreadChoice {
+	readonly left: number;
+	readonly right: number;
+	readonly choice: Choice;
+	readonly cost: number;
+}
+
+/**
+ * Sizes that a wish can take on a page of this size and side: what its forms offer on the whole page,
+ * on half of it and on a quarter. None is both larger and less comfortable than another.
+ */
+export function pageChoices(plan: Plan, wish: Wish, page: Size, side: Side): PageChoice[] {
+	if (wish.side && wish.side !== side) return [];
+	const extra = kindOf(wish).likes && kindOf(wish).likes !== side ? disliked : 0;
+	const found: PageChoice[] = [];
+	const offer = (room: Size, more: number) => {
+		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }).choices)
+			if (choice.room.span === 'page' && (more === 0 || !choice.form.wholePage)) {
+				const { w, h } = choice.room;
+				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra) });
+			}
+	};
+	if (wish.size) {
+		const { w, h } = wish.size;
+		if (w > page.w || h > page.h) return [];
+		// An exact size is ruled as well as it can be, on squares that stay free if need be.
+		const [choice] = choicesIn(plan, wish, { span: 'page', w, h }).choices;
+		return choice ? [{ w, h, choice, cost: rated(choice.discomfort + extra) }] : [];
+	}
+	const half = { w: Math.floor(page.w / 2), h: Math.floor(page.h / 2) };
+	offer(page, 0);
+	if (half.h > 0) offer({ w: page.w, h: half.h }, halved);
+	if (half.w > 0) offer({ w: half.w, h: page.h }, halved);
+	if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
+	return few(
+		found,
+		(a, b) => a.w <= b.w && a.h <= b.h,
+		({ w, h }) => w * h
+	);
+}
+
+/** Rows that a wish can take over a spread of two pages, all of whose width it uses. */
+export function spreadChoices(plan: Plan, wish: Wish, left: Size, right: Size): SpreadChoice[] {
+	if (wish.size || wish.side || wish.facing !== undefined) return [];
+	const room: Room = { span: 'spread', left, right, gutter: plan.notebook.gutter };
+	const found = choicesIn(plan, wish, room).choices.flatMap((choice): SpreadChoice[] =>
+		choice.room.span === 'spread'
+			? [
+					{
+						left: choice.room.left.h,
+						right: choice.room.right.h,
+						choice,
+						cost: rated(choice.discomfort)
+					}
+				]
+			: []
+	);
+	return few(
+		found,
+		(a, b) => a.left <= b.left && a.right <= b.right,
+		(option) => option.left + option.right
+	);
+}
+
+function rated(discomfort: number): number {
+	return Math.min(worst, Math.round(discomfort / step) * step);
+}
+
+/**
+ * The choices that matter, the most comfortable first: none that is no smaller and no more comfortable
+ * than another, and of too many the dearest are left out, but never the smallest.
+ */
+function few<T extends { readonly cost: number }>(
+	found: readonly T[],
+	within: (a: T, b: T) => boolean,
+	area: (option: T) => number
+): T[] {
+	const sorted = found
+		.map((option, index) => ({ option, index }))
+		.sort(
+			(a, b) =>
+				a.option.cost - b.option.cost || area(a.option) - area(b.option) || a.index - b.index
+		)
+		.map(({ option }) => option);
+	const kept: T[] = [];
+	for (const option of sorted) if (!kept.some((other) => within(other, option))) kept.push(option);
+	if (kept.length <= mostOptions) return kept;
+	const smallest = kept.reduce((a, b) => (area(b) < area(a) ? b : a));
+	const first = kept.slice(0, mostOptions - 1);
+	return first.includes(smallest) ? kept.slice(0, mostOptions) : [...first, smallest];
+}

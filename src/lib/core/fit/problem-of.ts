@@ -1,0 +1,238 @@
+import type { Room, Wish } from '../forms';
+import { overlaps, spreadOf, type Rect, type Size } from '../paper';
+import { pricesFor, type Prices } from './aims';
+import { choicesIn, kindOf, type Choice } from './choices';
+import { pageChoices, spreadChoices, type PageChoice, type SpreadChoice } from './options';
+import { partsOf, type Part } from './parts';
+import type { Pieces, Plan } from './plan';
+import { facing, sheetsOf, type Sheet } from './sheets';
+import type { Problem, ProblemItem, ProblemPage } from './solve';
+
+/** A part with what it may take on each sort of page and pair of pages. */
+export interface PlannedItem {
+	readonly part: Part;
+	readonly pageChoices: readonly (readonly PageChoice[])[];
+	readonly spreadChoices: readonly (readonly SpreadChoice[])[];
+}
+
+/** A part whose place the person fixed to the dot. */
+export interface Fixed {
+	readonly part: Part;
+	readonly choice: Choice;
+	readonly room: Room;
+	readonly pieces: Pieces;
+}
+
+/** A plan as a problem of whole numbers, and what its numbers stand for. */
+export interface PlannedProblem {
+	readonly problem: Problem;
+	readonly prices: Prices;
+	readonly sheets: readonly Sheet[];
+	readonly items: readonly PlannedItem[];
+	readonly fixed: readonly Fixed[];
+	/** Parts that no page can take where they are wanted. */
+	readonly impossible: readonly Part[];
+}
+
+/** States a plan as a problem: what is pinned to a place first, the rest as items with options. */
+export function problemOf(plan: Plan): PlannedProblem {
+	const sheets = sheetsOf(plan);
+	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
+	const parts = facingPins(plan.wishes)
+		.flatMap((wish) => partsOf(plan, wish))
+		.filter(({ wish }) => !drawn.has(partName(wish)));
+	const fixed: Fixed[] = [];
+	const impossible: Part[] = [];
+	const free: Part[] = [];
+	for (const part of parts) {
+		const { pin } = part.wish;
+		const index = sheets.findIndex(({ page }) => page.number === pin?.page);
+		if (!pin) free.push(part);
+		else if (index < 0) impossible.push(part);
+		else if (
+			pin.x === undefined &&
+			pin.y === undefined &&
+			!onlyOverSpread(plan, part, sheets, index)
+		)
+			free.push(part);
+		else {
+			const placed = place(plan, part, sheets, index, fixed);
+			if (placed) fixed.push(placed);
+			else impossible.push(part);
+		}
+	}
+	return state(plan, sheets, free, fixed, impossible);
+}
+
+/** Wishes of which one that must face a pinned one is pinned to the facing page as well. */
+function facingPins(wishes: readonly Wish[]): Wish[] {
+	return wishes.map((wish) => {
+		const partner = wishes.find(
+			(other) => other.pin && !other.weeks && (other.id === wish.facing || other.facing === wish.id)
+		);
+		if (!partner?.pin || wish.pin || wish.weeks || partner === wish) return wish;
+		const { left, right } = spreadOf(partner.pin.page);
+		return { ...wish, pin: { page: partner.pin.page === left ? right : left } };
+	});
+}
+
+/** What tells a part from all others: the wish, the week and the page of the week. */
+export function partName({ id, week, across, folded }: Wish): string {
+	// Only weekly pages have several parts, and these always know what was folded into them.
+	return folded ? `${id} ${week} ${across}` : id;
+}
+
+function onlyOverSpread(
+	plan: Plan,
+	{ wish }: Part,
+	sheets: readonly Sheet[],
+	index: number
+): boolean {
+	const sheet = sheets[index];
+	if (!sheet || !facing(sheets, index) || wish.pin?.alone) return false;
+	return pageChoices(plan, wish, sheet.size, sheet.page.side).length === 0;
+}
+
+/** A part at the place where it is pinned, or over the spread that begins on its page. */
+function place(
+	plan: Plan,
+	part: Part,
+	sheets: readonly Sheet[],
+	index: number,
+	fixed: readonly Fixed[]
+): Fixed | undefined {
+	const { wish } = part;
+	const { pin } = wish;
+	const sheet = sheets[index];
+	if (!pin || !sheet) return undefined;
+	const free = (page: number, rect: Rect) =>
+		fixed.every(({ pieces }) =>
+			pieces.every((piece) => piece.page !== page || !overlaps(piece.rect, rect))
+		);
+	const pair = facing(sheets, index);
+	if (pair && (pin.x === undefined || wish.span === 'spread')) {
+		const [left, right] = pair;
+		const [option] = spreadChoices(plan, wish, left.size, right.size);
+		if (!option || option.choice.room.span !== 'spread') return undefined;
+		const { room } = option.choice;
+		const pieces: Pieces = [
+			{ page: left.page.number, rect: { x: 0, y: 0, ...room.left } },
+			{ page: right.page.number, rect: { x: 0, y: 0, ...room.right } }
+		];
+		if (!pieces.every(({ page, rect }) => free(page, rect))) return undefined;
+		return { part, choice: option.choice, room, pieces };
+	}
+	if (pin.x === undefined || pin.y === undefined) return undefined;
+	const most = { w: sheet.size.w - pin.x, h: sheet.size.h - pin.y };
+	const wanted = { w: pin.w ?? wish.size?.w ?? most.w, h: pin.h ?? wish.size?.h ?? most.h };
+	if (wanted.w > most.w || wanted.h > most.h || wanted.w < 1 || wanted.h < 1) return undefined;
+	const [choice] = choicesIn(plan, wish, { span: 'page', ...wanted }).choices;
+	if (choice?.room.span !== 'page') return undefined;
+	const size = {
+		w: pin.w ?? wish.size?.w ?? choice.room.w,
+		h: pin.h ?? wish.size?.h ?? choice.room.h
+	};
+	const rect = { x: pin.x, y: pin.y, ...size };
+	const { number } = sheet.page;
+	if (!free(number, rect)) return undefined;
+	return { part, choice, room: { span: 'page', ...size }, pieces: [{ page: number, rect }] };
+}
+
+/** The problem of the parts whose place is open. */
+function state(
+	plan: Plan,
+	sheets: readonly Sheet[],
+	free: readonly Part[],
+	fixed: readonly Fixed[],
+	impossible: readonly Part[]
+): PlannedProblem {
+	const prices = pricesFor(plan.aim, free.length, sheets.length);
+	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
+	const sorts = new Sorts<{ size: Size; side: Sheet['page']['side'] }>(({ size, side }) =>
+		[size.w, size.h, sided ? side : ''].join()
+	);
+	const pairs = new Sorts<[Size, Size]>((sizes) => sizes.map(({ w, h }) => `${w} ${h}`).join());
+	const alone = new Set(free.flatMap(({ wish }) => (wish.pin?.alone ? [wish.pin.page] : [])));
+	const pages = sheets.map((sheet, index): ProblemPage => {
+		const pair = facing(sheets, index);
+		const { side, number } = sheet.page;
+		return {
+			...sheet.size,
+			side,
+			options: sorts.of({ size: sheet.size, side }),
+			pair: pair && pairs.of([pair[0].size, pair[1].size]),
+			obstacles: fixed.flatMap(({ pieces }) =>
+				pieces.flatMap(({ page, rect }) => (page === number ? [rect] : []))
+			),
+			exclusive: alone.has(number) || undefined
+		};
+	});
+	const faced = facingPairs(free);
+	const items = free.map((part): PlannedItem => ({
+		part,
+		pageChoices: sorts.all.map(({ size, side }) => pageChoices(plan, part.wish, size, side)),
+		spreadChoices: pairs.all.map(([left, right]) =>
+			part.wish.pin || faced.some((pair) => pair.includes(part))
+				? []
+				: spreadChoices(plan, part.wish, left, right)
+		)
+	}));
+	const problemItems = items.map(({ part, pageChoices, spreadChoices }): ProblemItem => {
+		const { wish } = part;
+		const seconds = faced.flatMap(([first, second]) => (first === part ? [second] : []));
+		const pinned = sheets.findIndex(({ page }) => page.number === wish.pin?.page);
+		return {
+			options: pageChoices.map((list) =>
+				list.map(({ w, h, cost }) => ({ w, h, cost: cost * prices.comfort }))
+			),
+			spreads: spreadChoices.map((list) =>
+				list.map(({ left, right, cost }) => ({ left, right, cost: cost * prices.comfort }))
+			),
+			loss: prices[wish.importance ?? 'want'],
+			filler: part.filler && pinned < 0 && !faced.some((pair) => pair.includes(part)),
+			page: pinned < 0 ? undefined : pinned,
+			facing: [...new Set(seconds.map((second) => free.indexOf(second)))]
+		};
+	});
+	const lastTaken = Math.max(
+		0,
+		...(plan.drawn?.pages ?? []),
+		...fixed.flatMap(({ pieces }) => pieces.map(({ page }) => page))
+	);
+	const usedAnyway = sheets.findLastIndex(({ page }) => page.number <= lastTaken);
+	const problem = { pages, items: problemItems, pageCost: prices.page, usedAnyway };
+	return { problem, prices, sheets, items, fixed, impossible };
+}
+
+/**
+ * Parts that must face each other, the earlier one first; what is pinned to a page is left to its pin.
+ * Weekly pages stand on several pages, so nothing can face them.
+ */
+function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
+	return parts.flatMap((part, index) => {
+		if (part.label !== undefined) return [];
+		const other = parts.findIndex(
+			({ wish, label }) => label === undefined && wish.id === part.wish.facing
+		);
+		const partner = parts[other];
+		if (!partner || other === index || part.wish.pin || partner.wish.pin) return [];
+		return [other > index ? ([part, partner] as const) : ([partner, part] as const)];
+	});
+}
+
+/** Values put into sorts, numbered from 0. */
+class Sorts<T> {
+	readonly all: T[] = [];
+	private readonly numbers = new Map<string, number>();
+
+	constructor(private readonly nameOf: (value: T) => string) {}
+
+	of(value: T): number {
+		const name = this.nameOf(value);
+		const known = this.numbers.get(name);
+		if (known !== undefined) return known;
+		this.numbers.set(name, this.all.length);
+		this.all.push(value);
+		return this.all.length - 1;
+	}
+}

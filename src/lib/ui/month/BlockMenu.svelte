@@ -1,0 +1,72 @@
+<script lang="ts">
+	import { DropdownMenu } from 'bits-ui';
+	import type { Block } from '$lib/core/fit';
+	import { plannablePages } from '$lib/core/paper';
+	import { blockName } from './block-name';
+	import type { MonthDesk } from './month-desk.svelte';
+
+	let { desk, block, page }: { desk: MonthDesk; block: Block; page: number } = $props();
+
+	const wish = $derived(desk.wishes.find(({ id }) => id === block.wish));
+	const drawn = $derived(desk.month.drawn?.pages.includes(page) ?? false);
+	const spread = $derived(block.pieces.length > 1);
+	const targets = $derived(
+		plannablePages(desk.plan.notebook)
+			.map(({ number }) => number)
+			.filter((number) => number !== block.pieces[0].page && (!spread || number % 2 === 0))
+			.slice(0, Math.max(12, desk.run.pages.length + 2))
+	);
+	const item = 'cursor-pointer px-3 py-1 data-highlighted:bg-chosen';
+</script>
+
+<DropdownMenu.Root>
+	<DropdownMenu.Trigger
+		class="min-h-6 min-w-6 rounded-[3px] px-1 text-left hover:bg-chosen"
+		aria-label="What to do with {blockName(block)} on page {page}"
+	>
+		<span class="font-serif">{blockName(block)}</span>
+		{#if drawn}<span class="text-sm text-ink-soft">drawn</span>
+		{:else if wish?.pin}<span class="text-sm text-calm"
+				>{wish.pin.alone ? 'alone here' : 'stays here'}</span
+			>{/if}
+	</DropdownMenu.Trigger>
+	<DropdownMenu.Portal>
+		<DropdownMenu.Content
+			align="start"
+			class="z-40 max-h-96 w-64 overflow-auto border border-ink-soft bg-field py-1 shadow-md"
+		>
+			<DropdownMenu.Item class={item} onSelect={() => (desk.chosen = block.wish)}
+				>Change what it holds</DropdownMenu.Item
+			>
+			{#if wish && !drawn && !wish.weeks}
+				{#if wish.pin}
+					<DropdownMenu.Item class={item} onSelect={() => desk.pin(block, 'free')}
+						>Let it move again</DropdownMenu.Item
+					>
+				{:else}
+					<DropdownMenu.Item class={item} onSelect={() => desk.pin(block, 'here')}
+						>Keep it where it is</DropdownMenu.Item
+					>
+					{#if !spread}
+						<DropdownMenu.Item class={item} onSelect={() => desk.pin(block, page, true)}
+							>Keep page {page} for it alone</DropdownMenu.Item
+						>
+					{/if}
+				{/if}
+				<DropdownMenu.Sub>
+					<DropdownMenu.SubTrigger class={item}>Send to page … ▸</DropdownMenu.SubTrigger>
+					<DropdownMenu.SubContent
+						class="z-50 grid max-h-96 grid-cols-4 overflow-auto border border-ink-soft bg-field p-1 shadow-md"
+					>
+						{#each targets as number (number)}
+							<DropdownMenu.Item
+								class="cursor-pointer px-2 py-1 text-right data-highlighted:bg-chosen"
+								onSelect={() => desk.pin(block, number)}>{number}</DropdownMenu.Item
+							>
+						{/each}
+					</DropdownMenu.SubContent>
+				</DropdownMenu.Sub>
+			{/if}
+		</DropdownMenu.Content>
+	</DropdownMenu.Portal>
+</DropdownMenu.Root>

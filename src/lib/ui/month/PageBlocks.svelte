@@ -1,0 +1,76 @@
+<script lang="ts">
+	import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+	import { calm } from '../shell/calm';
+	import { blockKey, blockName } from './block-name';
+	import BlockMenu from './BlockMenu.svelte';
+	import type { MonthDesk } from './month-desk.svelte';
+
+	/** What stands on one page, by name: to be dragged to another page, or sent there from its menu. */
+	let { desk, page }: { desk: MonthDesk; page: number } = $props();
+
+	interface Chip {
+		readonly id: string;
+	}
+
+	const blocks = $derived(
+		desk.run.blocks.filter(({ pieces }) => pieces.some((piece) => piece.page === page))
+	);
+	const own = $derived(
+		blocks
+			.filter(({ pieces }) => pieces[0].page === page)
+			.map((block): Chip => ({ id: blockKey(block) }))
+	);
+	const over = $derived(blocks.filter(({ pieces }) => pieces[0].page !== page));
+	let dragged = $state.raw<Chip[]>();
+	const shown = $derived(dragged ?? own);
+	const byKey = $derived(new Map(desk.run.blocks.map((block) => [blockKey(block), block])));
+
+	function finalize(event: CustomEvent<DndEvent<Chip>>) {
+		dragged = undefined;
+		const known = new Set(own.map(({ id }) => id));
+		for (const { id } of event.detail.items) {
+			const block = byKey.get(id);
+			// What lies over the fold begins on the left page, wherever it was dropped.
+			if (block && !known.has(id))
+				desk.pin(block, block.pieces.length > 1 ? page - (page % 2) : page);
+		}
+	}
+</script>
+
+<ul
+	aria-label="On page {page}"
+	class="min-h-8 min-w-0 flex-1"
+	use:dragHandleZone={{
+		items: shown,
+		type: 'blocks',
+		flipDurationMs: calm() ? 0 : 150,
+		dropTargetStyle: { outline: '2px dashed var(--calm)' },
+		autoAriaDisabled: true,
+		zoneTabIndex: -1
+	}}
+	onconsider={(event) => (dragged = event.detail.items)}
+	onfinalize={finalize}
+>
+	{#each shown as chip (chip.id)}
+		{@const block = byKey.get(chip.id)}
+		<li class="flex items-start gap-1">
+			{#if block}
+				{#if !block.as.folded && !desk.month.drawn?.pages.includes(page)}
+					<span
+						use:dragHandle
+						aria-label="Drag {blockName(block)} to another page"
+						class="flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
+						><svg viewBox="0 0 8 14" class="h-3" aria-hidden="true">
+							{#each [2, 7, 12] as y (y)}
+								<circle cx="2" cy={y} r="1.1" class="fill-current" />
+								<circle cx="6" cy={y} r="1.1" class="fill-current" />
+							{/each}
+						</svg></span
+					>
+				{/if}
+				<BlockMenu {desk} {block} {page} />
+			{/if}
+		</li>
+	{/each}
+</ul>
+{#if over.length > 0 && own.length === 0}<span class="sr-only">over the fold</span>{/if}

@@ -1,0 +1,106 @@
+<script lang="ts">
+	import { formById, type Weeks, type Wish } from '$lib/core/forms';
+	import { kindById } from '$lib/core/catalogue';
+	import { monthShape, weeklySet, type ShortWeek, type WeekBelonging } from '$lib/core/month';
+	import Choice from '../fields/Choice.svelte';
+	import type { MonthDesk } from './month-desk.svelte';
+
+	let { desk, wish, weeks }: { desk: MonthDesk; wish: Wish; weeks: Weeks } = $props();
+	const id = $props.id();
+
+	const month = $derived(monthShape(desk.plan.month, desk.month.weekStart));
+	const set = $derived(weeklySet(month, weeks.belong, weeks.short));
+	const edit = (fields: Partial<Weeks>) => desk.edit(wish.id, { weeks: { ...weeks, ...fields } });
+
+	/** The effect of each choice, in pages. */
+	function pagesFor(fields: Partial<Weeks>): string {
+		const { belong, short, pagesPerWeek } = { ...weeks, ...fields };
+		const count = weeklySet(month, belong, short).reduce(
+			(sum, week) => sum + (week.short ? 1 : pagesPerWeek),
+			0
+		);
+		return `${count} p.`;
+	}
+
+	const belongings: { value: WeekBelonging; label: string }[] = $derived(
+		(
+			[
+				['touching', 'with any day in the month'],
+				['first-day', 'that begin in it'],
+				['middle-day', 'whose middle day lies in it']
+			] as const
+		).map(([value, label]) => ({ value, label: `${label} · ${pagesFor({ belong: value })}` }))
+	);
+	const shorts: { value: ShortWeek; label: string }[] = $derived(
+		(
+			[
+				['own', 'one page of its own'],
+				['fold', 'folded into its neighbour'],
+				['skip', 'left out']
+			] as const
+		).map(([value, label]) => ({ value, label: `${label} · ${pagesFor({ short: value })}` }))
+	);
+	const counts = $derived(
+		([1, 2, 4] as const).map((count) => ({
+			value: String(count),
+			label: `${count} · ${pagesFor({ pagesPerWeek: count })}`
+		}))
+	);
+	const forms = $derived(
+		(kindById(wish.kind)?.forms ?? []).flatMap((form) => formById(form) ?? [])
+	);
+
+	function setCount(text: string) {
+		const count = ([1, 2, 4] as const).find((value) => String(value) === text);
+		if (count) desk.edit(wish.id, { weeks: { ...weeks, pagesPerWeek: count }, form: undefined });
+	}
+
+	function setForm(week: number, form: string) {
+		const others = (weeks.forms ?? []).filter((other) => other.week !== week);
+		edit({ forms: form ? [...others, { week, form }] : others });
+	}
+</script>
+
+<Choice
+	label="Weeks"
+	value={weeks.belong}
+	options={belongings}
+	rows
+	onchange={(belong) => edit({ belong })}
+/>
+<Choice
+	label="A week with three days or fewer in the month"
+	value={weeks.short}
+	options={shorts}
+	rows
+	onchange={(short) => edit({ short })}
+/>
+<Choice
+	label="Pages a week"
+	value={String(weeks.pagesPerWeek)}
+	options={counts}
+	onchange={setCount}
+/>
+<details>
+	<summary class="cursor-pointer underline decoration-hairline underline-offset-4"
+		>Another form for single weeks</summary
+	>
+	<ul class="flex flex-col gap-1 pt-2">
+		{#each set as { week, days } (week)}
+			<li class="flex items-center gap-2">
+				<label for="{id}-{week}" class="w-40 text-sm"
+					>Week {week}, {days} {days === 1 ? 'day' : 'days'}</label
+				>
+				<select
+					id="{id}-{week}"
+					class="field"
+					value={weeks.forms?.find((other) => other.week === week)?.form ?? ''}
+					onchange={(event) => setForm(week, event.currentTarget.value)}
+				>
+					<option value="">like the others</option>
+					{#each forms as form (form.id)}<option value={form.id}>{form.name}</option>{/each}
+				</select>
+			</li>
+		{/each}
+	</ul>
+</details>

@@ -1,0 +1,107 @@
+import loadHighs from 'highs';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import {
+	pack,
+	PackingCache,
+	solve,
+	type Effort,
+	type Problem,
+	type Progress
+} from '../../src/lib/core/fit/solve';
+import { cellModel } from '../support/cell-model';
+import { faultsOf } from '../support/judge-solution';
+import { fitsByRelations } from '../support/pack-by-relations';
+import { patternModel } from '../support/pattern-model';
+import { cutPages, ordinaryMonth, patternProblem, smallProblem } from '../support/problems';
+
+// Referee: HiGHS, an integer-programming solver that knows nothing of pages.
+const highs = await loadHighs();
+
+function solved(problem: Problem, cache?: PackingCache, effort?: Effort): Progress {
+	const solving = solve(problem, cache, effort);
+	let state = solving.next();
+	while (!state.done) state = solving.next();
+	return state.value;
+}
+
+/** The least price of an integer program; the gaps make it exact for whole prices. */
+function leastPrice(model: string): number {
+	const answer = highs.solve(model, { mip_rel_gap: 0, mip_abs_gap: 0.5, output_flag: false });
+	expect(answer.Status).toBe('Optimal');
+	return Math.round(answer.ObjectiveValue);
+}
+
+const seeds = (count: number) => Array.from({ length: count }, (_, index) => index + 1);
+const chunks = (count: number, size: number) =>
+	Array.from({ length: count / size }, (_, chunk) =>
+		seeds(count).slice(chunk * size, (chunk + 1) * size)
+	);
+
+describe('small problems, square by square, as integer programs', () => {
+	test.each(chunks(320, 40))('seeds from %i on', (...chunk) => {
+		for (const seed of chunk) {
+			const problem = smallProblem(seed);
+			const { best, bound } = solved(problem);
+			expect(faultsOf(problem, best), `seed ${seed}`).toEqual([]);
+			expect(bound, `seed ${seed}`).toBe(best.cost);
+			// Musts cost most, so an equal price means that equally many are lost.
+			expect(best.cost, `seed ${seed}`).toBe(leastPrice(cellModel(problem)));
+		}
+	});
+});
+
+describe('full-size problems, as a choice among page patterns', () => {
+	test.each(chunks(100, 20))('seeds from %i on', (...chunk) => {
+		for (const seed of chunk) {
+			const problem = patternProblem(6 + (seed % 7), seed);
+			const { best, bound } = solved(problem);
+			expect(faultsOf(problem, best), `seed ${seed}`).toEqual([]);
+			expect(bound, `seed ${seed}`).toBe(best.cost);
+			expect(best.cost, `seed ${seed}`).toBe(leastPrice(patternModel(problem)));
+		}
+	});
+});
+
+test('rectangles are packed whenever their relations to each other allow it', () => {
+	const size = fc.record({
+		w: fc.integer({ min: 1, max: 12 }),
+		h: fc.integer({ min: 1, max: 12 })
+	});
+	fc.assert(
+		fc.property(fc.array(size, { minLength: 2, maxLength: 5 }), (sizes) => {
+			const page = { w: 14, h: 15 };
+			const { found } = pack(page, sizes);
+			expect(found !== 'none').toBe(fitsByRelations(page, sizes));
+		}),
+		{ numRuns: 2000 }
+	);
+});
+
+test('pages cut at random come back as exactly so many pages', () => {
+	for (const seed of seeds(120)) {
+		const { problem, pages } = cutPages(seed);
+		const { best, bound } = solved(problem);
+		expect(faultsOf(problem, best), `seed ${seed}`).toEqual([]);
+		expect(bound, `seed ${seed}`).toBe(best.cost);
+		const used = best.places.map((place) => (place ? place.page + 1 : Infinity));
+		expect(Math.max(...used), `seed ${seed}`).toBe(pages);
+	}
+});
+
+test('however the work is divided, the price is the same', () => {
+	const cache = new PackingCache();
+	for (const aim of ['fewest-pages', 'balanced', 'roomiest'] as const)
+		for (const seed of seeds(2)) {
+			const problem = ordinaryMonth(60, seed, aim);
+			const usual = solved(problem, cache);
+			expect(faultsOf(problem, usual.best)).toEqual([]);
+			expect(usual.bound).toBe(usual.best.cost);
+			const lazy: Effort = { between: 500, width: 3, first: 0, later: 300 };
+			const eager: Effort = { between: 9000, width: 40, first: 400, later: 90_000 };
+			for (const effort of [lazy, eager]) {
+				const other = solved(problem, new PackingCache(0), effort);
+				expect(other.best.cost, `${aim} ${seed}`).toBe(usual.best.cost);
+			}
+		}
+});

@@ -1,0 +1,82 @@
+import type { Problem, Solution } from '../../src/lib/core/fit/solve';
+
+/**
+ * Judges a solution by the rules alone, square by square; shares no code with the planner. Gives every
+ * rule that is broken, a wrong price among them.
+ */
+export function faultsOf(problem: Problem, { places, cost }: Solution): string[] {
+	const faults: string[] = [];
+	const { pages, items } = problem;
+	const squares = new Map<string, string>();
+	const wishesOn = pages.map(({ obstacles }) => obstacles.length);
+	let last = problem.usedAnyway;
+	let price = 0;
+	const take = (who: string, page: number, x: number, y: number, w: number, h: number) => {
+		const size = pages[page];
+		if (!size) return faults.push(`${who} lies beyond the pages`);
+		if (![x, y, w, h].every(Number.isInteger)) faults.push(`${who} is not in whole squares`);
+		if (x < 0 || y < 0 || x + w > size.w || y + h > size.h) faults.push(`${who} leaves its page`);
+		for (let column = x; column < x + w; column++)
+			for (let row = y; row < y + h; row++) {
+				const square = `${page} ${column} ${row}`;
+				const other = squares.get(square);
+				if (other !== undefined) faults.push(`${who} lies on ${other}`);
+				squares.set(square, who);
+			}
+		return undefined;
+	};
+	for (const [page, { obstacles }] of pages.entries())
+		for (const { x, y, w, h } of obstacles) take('an obstacle', page, x, y, w, h);
+
+	for (const [index, item] of items.entries()) {
+		const place = places[index];
+		const who = `item ${index}`;
+		if (!place) {
+			price += item.loss;
+			continue;
+		}
+		const page = pages[place.page];
+		if (item.page !== undefined && item.page !== place.page) faults.push(`${who} left its page`);
+		if (page?.exclusive && item.page !== place.page) faults.push(`${who} is on a kept page`);
+		wishesOn[place.page] = (wishesOn[place.page] ?? 0) + 1;
+		if (place.span === 'page') {
+			const option = item.options[page?.options ?? -1]?.[place.option];
+			const { x, y, w, h } = place.rect;
+			if (option?.w !== w || option.h !== h) faults.push(`${who} has not the size of its option`);
+			price += option?.cost ?? 0;
+			take(who, place.page, x, y, w, h);
+			last = Math.max(last, place.page);
+		} else {
+			const right = pages[place.page + 1];
+			const option = item.spreads[page?.pair ?? -1]?.[place.option];
+			if (!option || !right) faults.push(`${who} lies over no spread`);
+			price += option?.cost ?? 0;
+			wishesOn[place.page + 1] = (wishesOn[place.page + 1] ?? 0) + 1;
+			take(who, place.page, 0, 0, page?.w ?? 0, option?.left ?? 0);
+			take(who, place.page + 1, 0, 0, right?.w ?? 0, option?.right ?? 0);
+			last = Math.max(last, place.page + 1);
+		}
+	}
+	for (const [page, count] of wishesOn.entries())
+		if (count > 8) faults.push(`page ${page} holds ${count} wishes`);
+
+	const ordered = items.flatMap((item, index) => {
+		const place = places[index];
+		return item.filler || item.page !== undefined || !place ? [] : [{ index, page: place.page }];
+	});
+	for (const [at, { index, page }] of ordered.entries())
+		if (ordered.slice(0, at).some((before) => before.page > page))
+			faults.push(`item ${index} stands before what comes before it`);
+
+	for (const [index, { facing = [] }] of items.entries())
+		for (const partner of facing) {
+			const own = places[index];
+			const other = places[partner];
+			if (!own || !other) continue;
+			if (other.page !== own.page + 1 || pages[own.page]?.pair === undefined)
+				faults.push(`items ${index} and ${partner} do not face each other`);
+		}
+	price += problem.pageCost * (last + 1);
+	if (price !== cost) faults.push(`the price is ${price}, not ${cost}`);
+	return faults;
+}
