@@ -74,12 +74,12 @@ test('a misfit offers changes that were tried out', async () => {
 		.filter({ has: page.getByText('Month calendar', { exact: true }) });
 	await calendar.click();
 	await page.getByLabel('Cell across').fill('9');
-	await page.getByText('It would fit as').waitFor();
+	await page.getByText('It would fit with').waitFor();
 	await page
 		.getByRole('button', { name: /^Month grid/ })
 		.first()
 		.click();
-	await page.getByText('It would fit as').waitFor({ state: 'detached' });
+	await page.getByText('It would fit with').waitFor({ state: 'detached' });
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await saved(page);

@@ -1,4 +1,4 @@
-import { formById, type Room, type Wish } from '../forms';
+import { formById, type Facts, type Room, type Wish } from '../forms';
 import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn } from './arrange';
 import { settingOf, type Choice } from './choices';
@@ -37,8 +37,10 @@ export function compose(
 	});
 	const blocks = [
 		...drawnBlocks(plan),
-		...fixed.map(({ part, choice, room, pieces }) => block(part.wish, choice, room, pieces, 0)),
-		...placed.flatMap((own) => overSpread(planned, own)),
+		...fixed.map(({ part, choice, room, pieces }) =>
+			block(plan, part.wish, choice, room, pieces, 0)
+		),
+		...placed.flatMap((own) => overSpread(plan, planned, own)),
 		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
 	];
 	const order = new Map(plan.wishes.map(({ id }, index) => [id, index]));
@@ -80,9 +82,27 @@ function rectsOn(blocks: readonly Block[], page: number): Rect[] {
 	);
 }
 
-function block(as: Wish, choice: Choice, room: Room, pieces: Pieces, discomfort: number): Block {
-	const { form, facts, why } = choice;
-	return { wish: as.id, as, form: form.id, room, pieces, discomfort, facts, why };
+/**
+ * A block with the sums of what will be drawn there, the form's first layout in its room; in squares of
+ * the page where the choice it was planned with comes out the same.
+ */
+function block(
+	plan: Plan,
+	as: Wish,
+	choice: Choice,
+	room: Room,
+	pieces: Pieces,
+	discomfort: number
+): Block {
+	const answer = choice.form.layouts(settingOf(plan, as), room);
+	const drawn = answer.fits ? answer.layouts[0] : choice;
+	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
+	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why };
+}
+
+/** Whether two rulings differ in nothing but what is left over beside them. */
+function sameRuling(a: Facts, b: Facts): boolean {
+	return JSON.stringify({ ...a, over: 0 }) === JSON.stringify({ ...b, over: 0 });
 }
 
 /** Blocks that are in the book already, with their sums as they were. */
@@ -104,7 +124,11 @@ function sizeOf({ w, h }: Rect): Size {
 	return { w, h };
 }
 
-function overSpread({ sheets }: PlannedProblem, { part, choice, cost, place }: Placed): Block[] {
+function overSpread(
+	plan: Plan,
+	{ sheets }: PlannedProblem,
+	{ part, choice, cost, place }: Placed
+): Block[] {
 	const left = sheets[place.page];
 	const right = sheets[place.page + 1];
 	const { room } = choice;
@@ -113,7 +137,7 @@ function overSpread({ sheets }: PlannedProblem, { part, choice, cost, place }: P
 		{ page: left.page.number, rect: { x: 0, y: 0, ...room.left } },
 		{ page: right.page.number, rect: { x: 0, y: 0, ...room.right } }
 	];
-	return [block(part.wish, choice, room, pieces, cost)];
+	return [block(plan, part.wish, choice, room, pieces, cost)];
 }
 
 /** Blocks of one page, arranged around what is fixed there and what a spread takes of it. */
@@ -130,7 +154,7 @@ function onPage(
 	if (!sheet || own.length === 0) return [];
 	const { number } = sheet.page;
 	const bands = placed
-		.flatMap((other) => overSpread(planned, other))
+		.flatMap((other) => overSpread(plan, planned, other))
 		.flatMap(({ pieces }) => pieces.filter((piece) => piece.page === number))
 		.map(({ rect }) => ({ ...rect, x: 0, w: sheet.size.w }));
 	const taken = [...(planned.problem.pages[page]?.obstacles ?? []), ...bands];
@@ -145,19 +169,17 @@ function onPage(
 	return own.map(({ part, choice, cost, rect }, index) => {
 		const final = rects[index] ?? rect;
 		const larger = final.w !== rect.w || final.h !== rect.h;
-		const grown = larger && filling(plan, part, choice, { span: 'page', w: final.w, h: final.h });
-		const settled = larger && !grown ? { ...final, w: rect.w, h: rect.h } : final;
+		const grows = larger && fills(plan, part, choice, { span: 'page', w: final.w, h: final.h });
+		const settled = larger && !grows ? { ...final, w: rect.w, h: rect.h } : final;
 		const room: Room = { span: 'page', w: settled.w, h: settled.h };
-		return block(part.wish, grown || choice, room, [{ page: number, rect: settled }], cost);
+		return block(plan, part.wish, choice, room, [{ page: number, rect: settled }], cost);
 	});
 }
 
-/** The same form in a larger room, provided that it fills it. */
-function filling(plan: Plan, { wish }: Part, { form }: Choice, room: Room): Choice | undefined {
+/** Whether the same form fills a larger room. */
+function fills(plan: Plan, { wish }: Part, { form }: Choice, room: Room): boolean {
 	const answer = form.layouts(settingOf(plan, wish), room);
-	if (!answer.fits) return undefined;
-	const [layout] = answer.layouts;
-	return layout.stretches ? { form, ...layout } : undefined;
+	return answer.fits && answer.layouts[0].stretches;
 }
 
 /** Pages from the month's first to its last used one: those that may be filled and those that are drawn. */

@@ -23,7 +23,8 @@ export function* planning(
 	steps = mostSteps
 ): Generator<Planning, Run> {
 	const planned = problemOf(plan);
-	const drawUp = ({ best, bound }: Progress) => compose(plan, planned, best, bound);
+	const drawUp = ({ best, bound }: Progress) =>
+		compose(plan, planned, best, planned.bound ?? bound);
 	const solving = solve(planned.problem, cache);
 	let state = solving.next();
 	for (let step = 0; !state.done && step < steps; step++) {

@@ -1,12 +1,12 @@
 import type { Room, Wish } from '../forms';
 import { overlaps, spreadOf, type Rect, type Size } from '../paper';
-import { pricesFor, type Prices } from './aims';
+import { pricesFor } from './aims';
 import { choicesIn, kindOf, type Choice } from './choices';
 import { pageChoices, spreadChoices, type PageChoice, type SpreadChoice } from './options';
 import { partsOf, type Part } from './parts';
 import type { Pieces, Plan } from './plan';
 import { facing, sheetsOf, type Sheet } from './sheets';
-import type { Problem, ProblemItem, ProblemPage } from './solve';
+import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from './solve';
 
 /** A part with what it may take on each sort of page and pair of pages. */
 export interface PlannedItem {
@@ -26,7 +26,8 @@ export interface Fixed {
 /** A plan as a problem of whole numbers, and what its numbers stand for. */
 export interface PlannedProblem {
 	readonly problem: Problem;
-	readonly prices: Prices;
+	/** What no run can cost less than, where the problem allows less than the plan does. */
+	readonly bound: number | undefined;
 	readonly sheets: readonly Sheet[];
 	readonly items: readonly PlannedItem[];
 	readonly fixed: readonly Fixed[];
@@ -104,7 +105,7 @@ function place(
 	const { wish } = part;
 	const { pin } = wish;
 	const sheet = sheets[index];
-	if (!pin || !sheet) return undefined;
+	if (!pin || !sheet || (wish.side && wish.side !== sheet.page.side)) return undefined;
 	const free = (page: number, rect: Rect) =>
 		fixed.every(({ pieces }) =>
 			pieces.every((piece) => piece.page !== page || !overlaps(piece.rect, rect))
@@ -200,8 +201,29 @@ function state(
 		...fixed.flatMap(({ pieces }) => pieces.map(({ page }) => page))
 	);
 	const usedAnyway = sheets.findLastIndex(({ page }) => page.number <= lastTaken);
-	const problem = { pages, items: problemItems, pageCost: prices.page, usedAnyway };
-	return { problem, prices, sheets, items, fixed, impossible };
+	const all = { pages, items: problemItems, pageCost: prices.page, usedAnyway };
+	const problem = { ...all, items: fewFillers(problemItems) };
+	// Where fillers lost their freedom, the bound must still hold for what was asked.
+	const bound = problem.items.every((item, index) => item === problemItems[index])
+		? undefined
+		: lowerBound(all);
+	return { problem, bound, sheets, items, fixed, impossible };
+}
+
+/**
+ * At most so many different fillers keep their freedom; every one more doubles the states of a run. The
+ * others stand in their place in the order, like wishes that are no fillers.
+ */
+const mostFillers = 4;
+
+function fewFillers(items: readonly ProblemItem[]): ProblemItem[] {
+	const sorts = new Set<string>();
+	return items.map((item) => {
+		if (!item.filler) return item;
+		const sort = JSON.stringify([item.options, item.spreads, item.loss]);
+		if (sorts.size < mostFillers) sorts.add(sort);
+		return sorts.has(sort) ? item : { ...item, filler: false };
+	});
 }
 
 /**

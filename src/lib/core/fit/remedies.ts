@@ -24,9 +24,9 @@ export interface Remedy {
 type Candidate = Omit<Remedy, 'pagesUsed'>;
 
 const mostRemedies = 4;
-const mostTries = 40;
+const usualTries = 40;
 /** A try that is not settled by then counts as it stands. */
-const stepsPerTry = 30;
+const stepsPerTry = 10;
 
 /**
  * The smallest changes that give a wish its place and cost no other its own: other cells first, then
@@ -38,7 +38,8 @@ export function* findRemedies(
 	plan: Plan,
 	run: Run,
 	id: string,
-	cache: PackingCache = new PackingCache()
+	cache: PackingCache = new PackingCache(),
+	mostTries = usualTries
 ): Generator<undefined, Remedy[]> {
 	const index = plan.wishes.findIndex((wish) => wish.id === id);
 	const wish = plan.wishes[index];
@@ -58,8 +59,14 @@ export function* findRemedies(
 }
 
 /** The same in one go. */
-export function remediesFor(plan: Plan, run: Run, id: string, cache?: PackingCache): Remedy[] {
-	const search = findRemedies(plan, run, id, cache);
+export function remediesFor(
+	plan: Plan,
+	run: Run,
+	id: string,
+	cache?: PackingCache,
+	mostTries?: number
+): Remedy[] {
+	const search = findRemedies(plan, run, id, cache, mostTries);
 	let state = search.next();
 	while (!state.done) state = search.next();
 	return state.value;

@@ -1,9 +1,18 @@
 import type { Mark } from '../draw';
-import { blocksOn, pieceMarks, remediesFor, type Plan, type Remedy, type Run } from '../fit';
+import {
+	blocksOn,
+	PackingCache,
+	pieceMarks,
+	remediesFor,
+	type Plan,
+	type Remedy,
+	type Run
+} from '../fit';
 import type { Facts } from '../forms';
 import { gridOf, type Rect, type Side } from '../paper';
 
-const mostExplained = 5;
+const mostExplained = 3;
+const mostTries = 12;
 
 /** A block's part on one page, as the API gives it. */
 export interface BlockDocument {
@@ -33,6 +42,7 @@ export interface RunDocument {
 		readonly bound: number;
 		readonly unplaced: readonly {
 			readonly wish: string;
+			readonly part?: string;
 			readonly reason: string;
 			readonly remedies: readonly Pick<Remedy, 'text' | 'changes'>[];
 		}[];
@@ -41,6 +51,8 @@ export interface RunDocument {
 
 /** A run as the API answers it, with each block's marks if asked for. */
 export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocument {
+	const cache = new PackingCache();
+	const explained = [...new Set(run.unplaced.map(({ wish }) => wish))].slice(0, mostExplained);
 	return {
 		run: {
 			pages: run.pages.map((page) => ({
@@ -65,13 +77,17 @@ export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocume
 			pagesUsed: run.pagesUsed,
 			optimal: run.optimal,
 			bound: run.bound,
-			unplaced: run.unplaced.map(({ wish, reason }, index) => ({
+			unplaced: run.unplaced.map(({ wish, part, reason }, index, all) => ({
 				wish,
+				...(part === undefined ? {} : { part }),
 				reason,
 				// Each remedy is a run of its own, so only the first few misfits get any.
 				remedies:
-					index < mostExplained
-						? remediesFor(plan, run, wish).map(({ text, changes }) => ({ text, changes }))
+					explained.includes(wish) && all.findIndex((other) => other.wish === wish) === index
+						? remediesFor(plan, run, wish, cache, mostTries).map(({ text, changes }) => ({
+								text,
+								changes
+							}))
 						: []
 			}))
 		}

@@ -17,10 +17,20 @@ const header = 1;
 const columns = 7;
 /** Narrowest side column that words fit into, the square beside the grid included. */
 const leastSide = 5;
+/** Lowest cell that is offered without being asked for: the date and a word. */
+const leastCell = 3;
 
-function cellHeight({ wish, month }: Setting, width: number, height: number, top: number): number {
-	const most = Math.floor((height - top - header) / month.weeks);
-	return wish.cell?.h ?? Math.min(most, width);
+/** Heights to offer: square cells, or as high as there is room, and lower ones that still bear a word. */
+function cellHeights(
+	{ wish, month }: Setting,
+	width: number,
+	height: number,
+	top: number
+): number[] {
+	if (wish.cell) return [wish.cell.h];
+	const most = Math.min(Math.floor((height - top - header) / month.weeks), width);
+	const lower = [1, 2, 3].map((less) => most - less).filter((cell) => cell >= leastCell);
+	return [most, ...lower];
 }
 
 /** Cells are sized by the busiest day; an event without a row costs comfort. */
@@ -43,10 +53,21 @@ function sums({ month }: Setting, cell: Size, top: number): string {
 }
 
 function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
-	const { month, wish } = setting;
+	const { wish } = setting;
 	const top = titleRows(setting);
 	const width = wish.cell?.w ?? Math.floor(room.w / columns);
-	const cell = { w: width, h: cellHeight(setting, width, room.h, top) };
+	return cellHeights(setting, width, room.h, top).flatMap((height) =>
+		pageLayout(setting, room, top, { w: width, h: height })
+	);
+}
+
+function pageLayout(
+	setting: Setting,
+	room: Room & { span: 'page' },
+	top: number,
+	cell: Size
+): Layout[] {
+	const { month } = setting;
 	const size = { w: columns * cell.w, h: top + header + month.weeks * cell.h };
 	if (cell.w < 1 || cell.h < 1 || size.w > room.w || size.h > room.h) return [];
 	const part: CalendarPart = { origin: { x: 0, y: top }, cell, first: 0, columns };
@@ -76,30 +97,43 @@ function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 }
 
 function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
-	const layouts: Layout[] = [];
-	const splits = setting.wish.split !== undefined ? [setting.wish.split] : [4, 5, 3, 6, 2, 1];
-	for (const left of splits) {
-		const layout = spreadLayout(setting, room, left);
-		if (layout) layouts.push(layout);
-	}
-	return layouts;
+	const { split, cell } = setting.wish;
+	// Splits that leave the cells narrower than another one are taken only when they are asked for.
+	const splits = split === undefined ? [4, 5, 3, 6, 2, 1] : [split];
+	const widths = splits.map((left) => ({ left, width: cell?.w ?? widthOf(room, left) }));
+	const widest = Math.max(...widths.map(({ width }) => width));
+	const top = titleRows(setting);
+	const height = Math.min(room.left.h, room.right.h);
+	return widths
+		.filter(({ width }) => width === widest)
+		.flatMap(({ left, width }) =>
+			cellHeights(setting, width, height, top).flatMap(
+				(h) => spreadLayout(setting, room, left, { w: width, h }) ?? []
+			)
+		);
+}
+
+/** Widest cells with so many columns on the left; beyond 6 they gain no legibility (common practice). */
+function widthOf(room: Room & { span: 'spread' }, left: number): number {
+	return Math.min(widestFor(room, left), 6);
+}
+
+function widestFor(room: Room & { span: 'spread' }, left: number): number {
+	return Math.min(Math.floor(room.left.w / left), Math.floor(room.right.w / (columns - left)));
 }
 
 function spreadLayout(
 	setting: Setting,
 	room: Room & { span: 'spread' },
-	left: number
+	left: number,
+	cell: Size
 ): Layout | undefined {
-	const { month, wish } = setting;
+	const { month } = setting;
 	const top = titleRows(setting);
 	const right = columns - left;
-	const widest = Math.min(Math.floor(room.left.w / left), Math.floor(room.right.w / right));
-	// Cells wider than 6 leave no side column for notes and gain no legibility (common practice).
-	const width = wish.cell?.w ?? Math.min(widest, 6);
 	const height = Math.min(room.left.h, room.right.h);
-	const cell = { w: width, h: cellHeight(setting, width, height, top) };
 	const down = top + header + month.weeks * cell.h;
-	if (cell.w < 1 || cell.h < 1 || cell.w > widest || down > height) return undefined;
+	if (cell.w < 1 || cell.h < 1 || cell.w > widestFor(room, left) || down > height) return undefined;
 	const over: [number, number] = [room.left.w - left * cell.w, room.right.w - right * cell.w];
 	const parts: [CalendarPart, CalendarPart] = [
 		{ origin: { x: over[0], y: top }, cell, first: 0, columns: left },

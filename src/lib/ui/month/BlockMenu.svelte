@@ -20,15 +20,13 @@
 </script>
 
 <DropdownMenu.Root>
-	<DropdownMenu.Trigger
-		class="min-h-6 min-w-6 rounded-[3px] px-1 text-left hover:bg-chosen"
-		aria-label="What to do with {blockName(block)} on page {page}"
-	>
+	<DropdownMenu.Trigger class="min-h-6 min-w-6 rounded-[3px] px-1 text-left hover:bg-chosen">
 		<span class="font-serif">{blockName(block)}</span>
 		{#if drawn}<span class="text-sm text-ink-soft">drawn</span>
 		{:else if wish?.pin}<span class="text-sm text-calm"
 				>{wish.pin.alone ? 'alone here' : 'stays here'}</span
 			>{/if}
+		<span class="sr-only">on page {page}</span>
 	</DropdownMenu.Trigger>
 	<DropdownMenu.Portal>
 		<DropdownMenu.Content

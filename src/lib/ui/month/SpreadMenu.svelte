@@ -17,10 +17,9 @@
 </script>
 
 <DropdownMenu.Root>
-	<DropdownMenu.Trigger
-		class="button button-quiet min-h-7 px-2 text-sm"
-		aria-label="What to do with pages {spread.left} and {spread.right}"
-		>Spread <span aria-hidden="true">▾</span></DropdownMenu.Trigger
+	<DropdownMenu.Trigger class="button button-quiet min-h-7 px-2 text-sm"
+		>Spread<span class="sr-only"> {spread.left}–{spread.right}</span>
+		<span aria-hidden="true">▾</span></DropdownMenu.Trigger
 	>
 	<DropdownMenu.Portal>
 		<DropdownMenu.Content

@@ -1,4 +1,5 @@
 import { error } from '@sveltejs/kit';
+import { indexLines } from '$lib/core/fit';
 import { monthsInBook, pagesLeft } from '$lib/server/shelf';
 import type { LayoutServerLoad } from './$types';
 
@@ -9,13 +10,13 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
 	return {
 		record,
 		left: pagesLeft(record.notebook, placed),
-		planned: placed.map(({ record: { id, month }, run }) => ({
+		planned: placed.map(({ record: { id, month }, plan, run }) => ({
 			id,
 			month,
 			pages: run.pagesUsed,
 			first: run.pages.at(0)?.number,
 			last: run.pages.at(-1)?.number,
-			titles: run.blocks.length
+			titles: indexLines(plan, run).length
 		}))
 	};
 };

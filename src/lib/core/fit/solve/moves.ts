@@ -302,7 +302,9 @@ export class Moves {
 		bound: readonly number[],
 		carried: number | undefined
 	): Generator<GroupMove> {
-		const counts = page.exclusive ? [state.fillers.map(() => 0)] : this.fillerCounts(state.fillers);
+		const counts = page.exclusive
+			? [state.fillers.map(() => 0)]
+			: [...this.fillerCounts(page, state.fillers)];
 		for (const { next, kept, lost } of this.ranges(state, page, carried))
 			for (const taken of counts) {
 				const placed = this.fillersOf(state.fillers, taken);
@@ -388,19 +390,27 @@ export class Moves {
 		return area >= 0;
 	}
 
-	private *countsFrom(most: readonly number[], sort: number): Generator<number[]> {
-		if (sort === most.length) {
+	/** How many fillers of each sort may share a page, as far as their least areas say. */
+	private *fillerCounts(
+		page: ProblemPage,
+		most: readonly number[],
+		sort = 0,
+		area = page.w * page.h,
+		places = mostOnPage
+	): Generator<number[]> {
+		const item = this.sorts[sort]?.items[0];
+		if (item === undefined) {
 			yield [];
 			return;
 		}
-		for (const rest of this.countsFrom(most, sort + 1))
-			for (let count = 0; count <= (most[sort] ?? 0); count++) yield [count, ...rest];
-	}
-
-	private fillerCounts(most: readonly number[]): number[][] {
-		return [...this.countsFrom(most, 0)].filter(
-			(counts) => counts.reduce((sum, count) => sum + count, 0) <= mostOnPage
-		);
+		// One that may lie over a spread may take nothing of this page's group.
+		const least = this.spreads.has(item) ? 0 : this.listOf(page, item, false).least;
+		for (let count = 0; count <= Math.min(most[sort] ?? 0, places); count++) {
+			const left = count > 0 ? area - count * least : area;
+			if (left < 0) break;
+			for (const rest of this.fillerCounts(page, most, sort + 1, left, places - count))
+				yield [count, ...rest];
+		}
 	}
 
 	/** The fillers that are placed: of each sort the first that are left. */

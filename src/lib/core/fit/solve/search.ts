@@ -68,6 +68,12 @@ export function* solve(
 	return wide;
 }
 
+/** A price that no solution is below, at once: every item at its cheapest, the area it takes paid for. */
+export function lowerBound(problem: Problem): number {
+	const moves = new Moves(problem, new PackingCache(), () => false);
+	return new Estimate(problem, moves).of(moves.start);
+}
+
 function* search(
 	problem: Problem,
 	cache: PackingCache,
