@@ -44,6 +44,6 @@ test('a notebook is changed; a grid that is too large is not kept', async () => 
 	await page.reload({ waitUntil: 'networkidle' });
 	expect(await across.inputValue()).toBe('23');
 	await page.getByRole('link', { name: 'Month', exact: true }).click();
-	await page.getByText(/left 4 × 3 = 12 of 23/).waitFor();
+	await page.getByText(/left 4 × 5 = 20 of 23/).waitFor();
 	expect(troubles).toEqual([]);
 });

@@ -91,7 +91,8 @@ export function record<T extends yup.ObjectShape>(fields: T) {
 	return yup
 		.object(fields)
 		.default(undefined)
-		.transform((_, original: unknown) => onlyKnown(fields, original))
+		// The schema's fields and not ours: it may have been given more of them since.
+		.transform((_, original: unknown, schema) => onlyKnown(schema.fields, original))
 		.typeError((told: Told) => `must be an object; it is ${got(told)}`)
 		.test('plain', 'must be an object', (value) => value === undefined || !Array.isArray(value));
 }
@@ -100,7 +101,7 @@ export function record<T extends yup.ObjectShape>(fields: T) {
  * An object's own entries that have a field; what is no object is left to the type check. Yup would look
  * up an entry called `valueOf` among the fields and find the function that every object inherits.
  */
-function onlyKnown(fields: yup.ObjectShape, original: unknown): unknown {
+function onlyKnown(fields: object, original: unknown): unknown {
 	if (typeof original !== 'object' || original === null || Array.isArray(original)) return original;
 	return Object.fromEntries(
 		Object.entries(original).filter(([name]) => Object.hasOwn(fields, name))
