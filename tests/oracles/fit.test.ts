@@ -97,8 +97,22 @@ test('however the work is divided, the price is the same', () => {
 			const usual = solved(problem, cache);
 			expect(faultsOf(problem, usual.best)).toEqual([]);
 			expect(usual.bound).toBe(usual.best.cost);
-			const lazy: Effort = { between: 500, width: 3, first: 0, later: 300 };
-			const eager: Effort = { between: 9000, width: 40, first: 400, later: 90_000 };
+			const lazy: Effort = {
+				between: 500,
+				widths: [3],
+				outlooks: 0,
+				rounds: 0,
+				first: 0,
+				later: 300
+			};
+			const eager: Effort = {
+				between: 9000,
+				widths: [40, 400],
+				outlooks: 9,
+				rounds: 90,
+				first: 400,
+				later: 90_000
+			};
 			for (const effort of [lazy, eager]) {
 				const other = solved(problem, new PackingCache(0), effort);
 				expect(other.best.cost, `${aim} ${seed}`).toBe(usual.best.cost);

@@ -68,6 +68,31 @@ export function ordinaryMonth(wishes: number, seed: number, aim: Aim, pages = 60
 }
 
 /**
+ * A month whose pages are nearly filled by seven or eight small blocks each: pages are cut into as many
+ * pieces, and each piece is a wish's least size; larger ones are more comfortable.
+ */
+export function tightMonth(seed: number, pages = 4): Problem {
+	const random = randomFrom(seed);
+	const whole = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
+	const pieces = Array.from({ length: pages }, () => cutPage(random, 28, 40, whole(7, 8))).flat();
+	const prices = pricesFor('fewest-pages', pieces.length, pages + 6);
+	const items = pieces.map(({ w, h }): ProblemItem => {
+		const options = Array.from({ length: whole(3, 5) }, (_, step) => ({
+			w: Math.min(28, w + (step > 1 ? 1 : 0)),
+			h: Math.min(40, h + step),
+			cost: prices.comfort * Math.max(0, 20 - 10 * step)
+		}));
+		return { options: [options], spreads: [[]], loss: prices.must, filler: false };
+	});
+	return {
+		pages: evenPages(pages + 6, 28, 40),
+		items,
+		pageCost: prices.page,
+		usedAnyway: -1
+	};
+}
+
+/**
  * A small problem with everything in it: pages of 4–6 × 5–7 squares, some narrower, partly spoilt or kept,
  * 3 to 8 wishes, spreads, sides, facing pairs, fillers, wishes bound to a page, and too few pages at times.
  */
@@ -158,10 +183,9 @@ export function patternProblem(wishes: number, seed: number): Problem {
 	return { pages: evenPages(3 * wishes + 6, 28, 40), items, pageCost, usedAnyway: -1 };
 }
 
-/** A page cut at random into 2 to 8 rectangles; a third of the time with a pinwheel first. */
-function cutPage(random: () => number, w: number, h: number): Size[] {
+/** A page cut at random into so many rectangles; a third of the time with a pinwheel first. */
+function cutPage(random: () => number, w: number, h: number, wanted: number): Size[] {
 	const whole = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
-	const wanted = whole(2, 8);
 	const pieces: Size[] = [];
 	if (wanted >= 5 && random() < 0.35) {
 		// Four rectangles round a fifth: no straight cut goes through.
@@ -206,7 +230,8 @@ export function cutPages(seed: number, w = 28, h = 40): { problem: Problem; page
 	const random = randomFrom(seed);
 	const pages = 1 + Math.floor(random() * 6);
 	const pieces = Array.from({ length: pages }, () => {
-		const cut = cutPage(random, w, h).map((size) => ({ size, key: random() }));
+		const wanted = 2 + Math.floor(random() * 7);
+		const cut = cutPage(random, w, h, wanted).map((size) => ({ size, key: random() }));
 		return cut.sort((a, b) => a.key - b.key).map(({ size }) => size);
 	}).flat();
 	const prices = pricesFor('fewest-pages', pieces.length, pages + 4);

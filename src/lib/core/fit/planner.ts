@@ -10,7 +10,7 @@ export interface Planning {
 }
 
 /** So many steps are enough for any usual month; what is not proven by then is said in the bound. */
-const mostSteps = 250;
+const mostSteps = 1000;
 
 /**
  * Plans bit by bit: hands over after every few milliseconds of work what is best so far, so that

@@ -26,7 +26,7 @@ type Candidate = Omit<Remedy, 'pagesUsed'>;
 const mostRemedies = 4;
 const usualTries = 40;
 /** A try that is not settled by then counts as it stands. */
-const stepsPerTry = 10;
+const stepsPerTry = 40;
 
 /**
  * The smallest changes that give a wish its place and cost no other its own: other cells first, then

@@ -1,4 +1,5 @@
 export * from './problem';
 export { pack } from './packing';
-export { PackingCache } from './pricing';
-export { lowerBound, solve, type Effort, type Progress } from './search';
+export { PackingCache } from './packing-cache';
+export { lowerBound } from './lower-bound';
+export { solve, type Effort, type Progress } from './search';

@@ -1,11 +1,10 @@
 import type { Rect, Size } from '../../paper';
+import { areaOf, CornerSearch, type Packing } from './corner-search';
+import { swell } from './swell';
 
-/** Where rectangles lie, in the order in which they were given; or that there is no way; or that the
- * search was broken off. */
-export type Packing =
-	{ readonly found: readonly Rect[] } | { readonly found: 'none' } | { readonly found: 'unknown' };
-
-const none: Packing = { found: 'none' };
+const none: Packing = { found: 'none', nodes: 0 };
+/** Mostly so few partial packings tell; only else it pays to think first. */
+const quickNodes = 40;
 /** So few rectangles are tried at once. */
 const fewEnough = 4;
 
@@ -24,10 +23,13 @@ export function pack(
 	obstacles: readonly Rect[] = [],
 	mostNodes = 100_000
 ): Packing {
-	if (sizes.length === 0) return { found: [] };
+	if (sizes.length === 0) return { found: [], nodes: 0 };
 	const given = sizes.map(({ w, h }) => ({ w, h }));
 	const free = page.w * page.h - areaOf(obstacles);
 	if (given.some(({ w, h }) => w > page.w || h > page.h) || areaOf(given) > free) return none;
+	if (conflict(page, given)) return none;
+	const quick = new CornerSearch(page, given, obstacles, quickNodes).run(given);
+	if (quick.found !== 'unknown') return quick;
 	const swollen = obstacles.length === 0 ? swell(page, given) : given;
 	if (areaOf(swollen) > free || conflict(page, swollen)) return none;
 	if (sizes.length > fewEnough) {
@@ -37,54 +39,10 @@ export function pack(
 			return size.w * size.h < other.w * other.h ? index : least;
 		}, 0);
 		const larger = swollen.filter((_, index) => index !== smallest);
-		if (pack(page, larger, obstacles, mostNodes).found === 'none') return none;
+		const { found, nodes } = pack(page, larger, obstacles, mostNodes);
+		if (found === 'none') return { found, nodes };
 	}
 	return new CornerSearch(page, swollen, obstacles, mostNodes).run(given);
-}
-
-function areaOf(sizes: readonly Size[]): number {
-	return sizes.reduce((sum, { w, h }) => sum + w * h, 0);
-}
-
-/**
- * Lengthens rectangles by what no sum of the others can fill beside them: it changes nothing about
- * whether they fit, and makes the area a sharper test.
- */
-function swell(page: Size, sizes: readonly Size[]): Size[] {
-	const w = sizes.map((size) => size.w);
-	const h = sizes.map((size) => size.h);
-	swellLengths(page.w, w);
-	swellLengths(page.h, h);
-	return sizes.map((_, index) => ({ w: w[index] ?? 0, h: h[index] ?? 0 }));
-}
-
-function swellLengths(whole: number, lengths: number[]): void {
-	for (let round = 0; round < 3; round++) {
-		let changed = false;
-		for (let index = 0; index < lengths.length; index++) {
-			const rest = whole - (lengths[index] ?? 0);
-			const gap = rest - mostBelow(rest, lengths, index);
-			if (gap === 0) continue;
-			lengths[index] = (lengths[index] ?? 0) + gap;
-			changed = true;
-		}
-		if (!changed) return;
-	}
-}
-
-const reached = new Uint8Array(1024);
-
-/** Largest sum of some of the lengths, all but one, that is at most `limit`. */
-function mostBelow(limit: number, lengths: readonly number[], but: number): number {
-	reached.fill(0, 0, limit + 1);
-	reached[0] = 1;
-	for (let index = 0; index < lengths.length; index++) {
-		const length = lengths[index] ?? 0;
-		if (index === but || length > limit) continue;
-		for (let sum = limit; sum >= length; sum--) if (reached[sum - length]) reached[sum] = 1;
-		if (reached[limit]) return limit;
-	}
-	return reached.lastIndexOf(1, limit);
 }
 
 /** Whether two of them fit neither beside nor below each other, or the long ones stack too high. */
@@ -100,219 +58,4 @@ function conflict(page: Size, sizes: readonly Size[]): boolean {
 		}
 	}
 	return wide > page.h || high > page.w;
-}
-
-/** From so many rectangles on it pays to remember which staircases led nowhere. */
-const worthRemembering = 8;
-
-/**
- * Depth-first search over rectangles and inner corners. A staircase is kept as its outer corners, x
- * growing and y falling, in plain arrays: this is the innermost loop of planning.
- */
-class CornerSearch {
-	private nodes = 0;
-	private readonly count: number;
-	/** Widths and heights, the largest area first, and each one's index among the sizes given. */
-	private readonly order: readonly number[];
-	private readonly w: readonly number[];
-	private readonly h: readonly number[];
-	private readonly x: number[];
-	private readonly y: number[];
-	private readonly area: number;
-	private readonly mirrored: boolean;
-	private readonly seen = new Set<string>();
-
-	constructor(
-		private readonly page: Size,
-		sizes: readonly Size[],
-		private readonly obstacles: readonly Rect[],
-		private readonly mostNodes: number
-	) {
-		const sorted = [...sizes.entries()].sort(
-			([i, a], [j, b]) => b.w * b.h - a.w * a.h || b.w - a.w || i - j
-		);
-		this.count = sizes.length;
-		this.order = sorted.map(([index]) => index);
-		this.w = sorted.map(([, size]) => size.w);
-		this.h = sorted.map(([, size]) => size.h);
-		this.x = sizes.map(() => 0);
-		this.y = sizes.map(() => 0);
-		this.area = page.w * page.h;
-		this.mirrored = obstacles.length === 0;
-	}
-
-	run(given: readonly Size[]): Packing {
-		let rest = areaOf(this.obstacles);
-		for (let index = 0; index < this.count; index++) rest += this.wide(index) * this.high(index);
-		const all = (1 << this.count) - 1;
-		if (this.place([], [], all, (1 << this.obstacles.length) - 1, rest, 0, 0)) {
-			const found: Rect[] = given.map((size) => ({ x: 0, y: 0, ...size }));
-			for (const [index, original] of this.order.entries()) {
-				const size = given[original];
-				if (size) found[original] = { x: this.x[index] ?? 0, y: this.y[index] ?? 0, ...size };
-			}
-			return { found };
-		}
-		return this.nodes > this.mostNodes ? { found: 'unknown' } : none;
-	}
-
-	private wide(index: number): number {
-		return this.w[index] ?? 0;
-	}
-
-	private high(index: number): number {
-		return this.h[index] ?? 0;
-	}
-
-	/**
-	 * Places what is left (`open` and `blocked` as bits, `rest` squares) beyond the staircase. What lies
-	 * left of `lastX` and below `lastTop`, where the last rectangle was put, could have been placed
-	 * before it with the same result, and was.
-	 */
-	private place(
-		xs: readonly number[],
-		ys: readonly number[],
-		open: number,
-		blocked: number,
-		rest: number,
-		lastX: number,
-		lastTop: number
-	): boolean {
-		if (open === 0) return true;
-		if (++this.nodes > this.mostNodes) return false;
-		const { w: pageW, h: pageH } = this.page;
-		let leastW = pageW;
-		let leastH = pageH;
-		for (let index = 0; index < this.count; index++) {
-			if (!(open & (1 << index))) continue;
-			const w = this.wide(index);
-			const h = this.high(index);
-			if (w < leastW) leastW = w;
-			if (h < leastH) leastH = h;
-			const mostX = pageW - w;
-			const mostY = pageH - h;
-			let fits = false;
-			for (let corner = 0; corner <= xs.length && !fits; corner++)
-				fits = (xs[corner - 1] ?? 0) <= mostX && (ys[corner] ?? 0) <= mostY;
-			if (!fits) return false;
-		}
-		const dead = blocked
-			? covered(xs, ys, pageW, pageH, 0, 0)
-			: covered(xs, ys, pageW, pageH, leastW, leastH);
-		if (dead + rest > this.area) return false;
-		if (this.count >= worthRemembering) {
-			const key = `${open} ${blocked} ${lastX} ${xs.join()} ${ys.join()}`;
-			if (this.seen.has(key)) return false;
-			this.seen.add(key);
-		}
-		for (let index = 0; index < this.count; index++) {
-			if (!(open & (1 << index))) continue;
-			const w = this.wide(index);
-			const h = this.high(index);
-			// Of equal rectangles only the first takes its turn; sorted, they are neighbours.
-			const twin = index > 0 && open & (1 << (index - 1));
-			if (twin && w === this.wide(index - 1) && h === this.high(index - 1)) continue;
-			for (let corner = 0; corner <= xs.length; corner++) {
-				const x = xs[corner - 1] ?? 0;
-				const y = ys[corner] ?? 0;
-				if (x + w > pageW || y + h > pageH) continue;
-				// Mirrored packings are as good, so the largest may keep to one quarter of the page.
-				if (index === 0 && this.mirrored && (2 * x > pageW - w || 2 * y > pageH - h)) continue;
-				if (x + w <= lastX && y > lastTop) continue;
-				if (blocked && this.hits(x, y, w, h, blocked)) continue;
-				this.x[index] = x;
-				this.y[index] = y;
-				const others = open & ~(1 << index);
-				if (this.grow(xs, ys, x + w, y + h, others, blocked, rest - w * h, x, y + h)) return true;
-			}
-		}
-		for (let index = 0; blocked >> index > 0; index++) {
-			const rect = this.obstacles[index];
-			if (!rect || !(blocked & (1 << index))) continue;
-			if (under(xs, ys, rect.x, rect.y)) continue;
-			const left = rest - rect.w * rect.h;
-			const beyond = blocked & ~(1 << index);
-			if (this.grow(xs, ys, rect.x + rect.w, rect.y + rect.h, open, beyond, left, 0, 0))
-				return true;
-		}
-		return false;
-	}
-
-	/** Goes on with the staircase around one more outer corner. */
-	private grow(
-		xs: readonly number[],
-		ys: readonly number[],
-		x: number,
-		y: number,
-		open: number,
-		blocked: number,
-		rest: number,
-		lastX: number,
-		lastTop: number
-	): boolean {
-		const nextX: number[] = [];
-		const nextY: number[] = [];
-		let put = false;
-		for (let step = 0; step < xs.length; step++) {
-			const stepX = xs[step] ?? 0;
-			const stepY = ys[step] ?? 0;
-			if (stepX >= x && stepY >= y) return this.place(xs, ys, open, blocked, rest, lastX, lastTop);
-			if (stepX <= x && stepY <= y) continue;
-			if (!put && stepX > x) {
-				nextX.push(x);
-				nextY.push(y);
-				put = true;
-			}
-			nextX.push(stepX);
-			nextY.push(stepY);
-		}
-		if (!put) {
-			nextX.push(x);
-			nextY.push(y);
-		}
-		return this.place(nextX, nextY, open, blocked, rest, lastX, lastTop);
-	}
-
-	private hits(x: number, y: number, w: number, h: number, blocked: number): boolean {
-		return this.obstacles.some(
-			(other, index) =>
-				blocked & (1 << index) &&
-				x < other.x + other.w &&
-				other.x < x + w &&
-				y < other.y + other.h &&
-				other.y < y + h
-		);
-	}
-}
-
-/**
- * Squares under a staircase, and those above or beside it where not even the least width or height
- * finds room.
- */
-function covered(
-	xs: readonly number[],
-	ys: readonly number[],
-	pageW: number,
-	pageH: number,
-	leastW: number,
-	leastH: number
-): number {
-	let area = 0;
-	let left = 0;
-	for (let step = 0; step < xs.length; step++) {
-		const end = xs[step] ?? 0;
-		const top = ys[step] ?? 0;
-		const x = end > pageW - leastW ? pageW : end;
-		area += (x - left) * (top > pageH - leastH ? pageH : top);
-		if (x === pageW) break;
-		left = x;
-	}
-	return area;
-}
-
-/** Whether a dot lies inside a staircase. */
-function under(xs: readonly number[], ys: readonly number[], x: number, y: number): boolean {
-	for (let step = 0; step < xs.length; step++)
-		if ((xs[step] ?? 0) > x && (ys[step] ?? 0) > y) return true;
-	return false;
 }

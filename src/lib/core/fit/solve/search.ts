@@ -1,5 +1,18 @@
-import { Moves, type Move, type State, type Worth } from './moves';
-import { PackingCache, type Group } from './pricing';
+import {
+	backward,
+	build,
+	exactOf,
+	follow,
+	openGroups,
+	openOnBestPath,
+	prune,
+	type Graph
+} from './graph';
+import { Moves, type Move } from './moves';
+import { Outlook } from './outlook';
+import { lowerBound } from './lower-bound';
+import type { Group } from './group';
+import { PackingCache } from './packing-cache';
 import type { Place, Problem, Solution } from './problem';
 
 /** What is known while a problem is being solved. */
@@ -10,33 +23,29 @@ export interface Progress {
 	readonly bound: number;
 }
 
-interface Edge {
-	readonly move: Move;
-	readonly to: Node | undefined;
-}
-
-interface Node {
-	readonly state: State;
-	/** Least price of getting here as far as is known, and with an estimate of the rest. */
-	before: number;
-	promise: number;
-	/** Least price of going on from here, as far as is known. */
-	rest: number;
-	edges: Edge[];
-}
-
 /** How much work goes into what; the result is the same whatever these say. */
 export interface Effort {
 	/** Work between two looks at the clock, in choices tried. */
 	readonly between: number;
-	/** States followed on each page by the first, narrow search. */
-	readonly width: number;
+	/** States followed on each page by the first, narrow searches. */
+	readonly widths: readonly number[];
+	/** How often the outlook is sharpened before them. */
+	readonly outlooks: number;
+	/** How often what is known is improved at most before the next search. */
+	readonly rounds: number;
 	/** Choices tried for each group before the first search for the best run, and later at a time. */
 	readonly first: number;
 	readonly later: number;
 }
 
-const usualEffort: Effort = { between: 4000, width: 12, first: 40, later: 4000 };
+const usualEffort: Effort = {
+	between: 1000,
+	widths: [12, 100],
+	outlooks: 2,
+	rounds: 5,
+	first: 40,
+	later: 4000
+};
 
 /**
  * Solves a problem exactly, bit by bit: every so much work it hands over the best solution so far and
@@ -52,70 +61,116 @@ export function* solve(
 	effort: Effort = usualEffort
 ): Generator<Progress, Progress> {
 	cache.prepare(Math.max(0, ...problem.pages.map(({ w, h }) => w * h)));
-	// Mostly nothing but cheap losses happens inside a page; the rest is tried only when it matters.
-	const cheap = Math.min(...problem.items.map(({ loss }) => loss), Infinity);
-	const narrow = yield* search(
-		problem,
-		cache,
-		effort,
-		(item) => problem.items[item]?.loss === cheap
-	);
-	const dear = narrow.best.places.some(
-		(place, item) => !place && (problem.items[item]?.loss ?? 0) > cheap
-	);
-	if (!dear) return narrow;
-	const wide = yield* search(problem, cache, effort, () => true, narrow.best);
-	return wide;
-}
-
-/** A price that no solution is below, at once: every item at its cheapest, the area it takes paid for. */
-export function lowerBound(problem: Problem): number {
-	const moves = new Moves(problem, new PackingCache(), () => false);
-	return new Estimate(problem, moves).of(moves.start);
-}
-
-function* search(
-	problem: Problem,
-	cache: PackingCache,
-	effort: Effort,
-	mayLose: (item: number) => boolean,
-	known?: Solution
-): Generator<Progress, Progress> {
-	const moves = new Moves(problem, cache, mayLose);
-	const estimate = new Estimate(problem, moves);
-	let best = known ?? allLost(problem);
-	const better = (solution: Solution | undefined) => {
-		if (solution && solution.cost < best.cost) best = solution;
-	};
-	better(greedy(moves, estimate, effort.first));
-	// A narrow search first: what it finds keeps the full graph small.
-	const narrow = build(moves, estimate, best.cost, effort.width);
-	backward(narrow);
-	better(follow(narrow, problem, effort.later));
-	yield { best, bound: estimate.of(moves.start) };
-
-	const graph = build(moves, estimate, best.cost, Infinity);
-	backward(graph);
-	better(follow(graph, problem, effort.later));
-	prune(graph, best.cost);
-	let work = 0;
-	let first = true;
+	// Leaving things out inside a page is tried only of what costs less than a run may cost: first than
+	// one is expected to cost, and in the end than the best one does.
+	let dear = 2 * lowerBound(problem);
+	let best = allLost(problem);
 	for (;;) {
-		const bound = Math.min(backward(graph), best.cost);
-		if (bound >= best.cost) return { best, bound };
-		const groups = first ? openGroups(graph) : onBestPath(graph);
-		better(follow(graph, problem, effort.later));
-		// With every price on the best path known, it is the best there is.
-		if (!first && groups.length === 0) return { best, bound };
-		for (const group of groups) {
-			work += group.settle(first ? effort.first : effort.later);
-			if (work > effort.between) {
-				work = 0;
-				yield { best, bound };
-			}
+		const limit = dear;
+		const search = new Search(
+			problem,
+			cache,
+			effort,
+			(item) => lossOf(problem, item) < limit,
+			best
+		);
+		for (const { best, bound } of inBits(search, effort.between))
+			yield { best, bound: Math.min(bound, limit) };
+		({ best } = search.progress);
+		if (best.cost <= limit) return search.progress;
+		dear = best.cost;
+	}
+}
+
+function lossOf({ items }: Problem, item: number): number {
+	return items[item]?.loss ?? 0;
+}
+
+/** Hands over what is known whenever so much work has been done. */
+function* inBits(search: Search, between: number): Generator<Progress, void> {
+	let work = 0;
+	for (const spent of search.run()) {
+		work += spent;
+		if (work < between) continue;
+		work = 0;
+		yield search.progress;
+	}
+}
+
+class Search {
+	private bound: number;
+	private readonly moves: Moves;
+	private readonly outlook: Outlook;
+
+	constructor(
+		private readonly problem: Problem,
+		cache: PackingCache,
+		private readonly effort: Effort,
+		mayLose: (item: number) => boolean,
+		private best: Solution
+	) {
+		this.moves = new Moves(problem, cache, mayLose);
+		const { order, groups, fillers } = this.moves;
+		this.outlook = new Outlook(problem, order, groups, fillers);
+		this.bound = lowerBound(problem);
+	}
+
+	get progress(): Progress {
+		return { best: this.best, bound: Math.min(this.bound, this.best.cost) };
+	}
+
+	/** Hands over the work done after each small piece of it. */
+	*run(): Generator<number, void> {
+		const { moves, outlook, effort } = this;
+		for (let round = 0; ; round++) {
+			yield* outlook.renew();
+			this.bound = Math.max(this.bound, outlook.rest(0, 0, moves.fillers.all, 0));
+			const groups = outlook.openGroups();
+			if (groups.length === 0 || round >= effort.outlooks) break;
+			yield* this.settle(groups, effort.first);
 		}
-		prune(graph, best.cost);
-		first = false;
+		// Narrow searches first: what they find keeps the whole graph small.
+		for (const width of [...effort.widths, Infinity]) {
+			const { graph, whole } = yield* build(moves, outlook, this.best.cost, width);
+			if (whole) return yield* this.prove(graph);
+			yield* this.improve(graph);
+		}
+	}
+
+	/** Looks for better runs in a part of the graph. */
+	private *improve(graph: Graph): Generator<number, void> {
+		const { effort } = this;
+		for (let round = 0; round < effort.rounds; round++) {
+			if (backward(graph) >= this.best.cost) return;
+			const groups = openOnBestPath(graph);
+			this.consider(yield* follow(graph, effort.later));
+			if (groups.length === 0) return;
+			yield* this.settle(groups, effort.first);
+		}
+	}
+
+	/** Narrows the graph of all runs that may be better down to the best one. */
+	private *prove(graph: Graph): Generator<number, void> {
+		const { effort } = this;
+		for (let first = true; ; first = false) {
+			this.bound = Math.max(this.bound, backward(graph));
+			if (this.bound >= this.best.cost) return;
+			prune(graph, this.best.cost);
+			const groups = first ? openGroups(graph) : openOnBestPath(graph);
+			this.consider(yield* follow(graph, first ? effort.first : effort.later));
+			// With every price on the best path known, it is the best there is.
+			if (!first && groups.length === 0) return;
+			yield* this.settle(groups, first ? effort.first : effort.later);
+		}
+	}
+
+	private *settle(groups: readonly Group[], budget: number): Generator<number, void> {
+		for (const group of groups) yield* group.settle(budget);
+	}
+
+	private consider(path: readonly Move[] | undefined): void {
+		const found = path && solutionOf(this.problem, this.moves, path);
+		if (found && found.cost < this.best.cost) this.best = found;
 	}
 }
 
@@ -127,227 +182,26 @@ function allLost(problem: Problem): Solution {
 	};
 }
 
-/** A quick lower bound of what is still to come: every item at its cheapest, its area paid for. */
-class Estimate {
-	private readonly ordered: readonly number[];
-	private readonly fillers: readonly number[];
-
-	constructor(
-		private readonly problem: Problem,
-		moves: Moves
-	) {
-		const { items, pages, pageCost } = problem;
-		const largest = Math.max(1, ...pages.map(({ w, h }) => w * h));
-		const least = (index: number) => {
-			const item = items[index];
-			if (!item) return 0;
-			const prices = [item.loss];
-			for (const options of item.options)
-				for (const { w, h, cost } of options) prices.push(cost + (pageCost * w * h) / largest);
-			for (const [pair, options] of item.spreads.entries()) {
-				const page = pages.findIndex((page) => page.pair === pair);
-				const widths = [pages[page]?.w ?? 0, pages[page + 1]?.w ?? 0] as const;
-				for (const { left, right, cost } of options)
-					prices.push(cost + (pageCost * (left * widths[0] + right * widths[1])) / largest);
-			}
-			return Math.min(...prices);
-		};
-		const ordered = [0];
-		for (const index of [...moves.order].reverse())
-			ordered.push((ordered.at(-1) ?? 0) + least(index));
-		this.ordered = ordered.reverse();
-		this.fillers = moves.sorts.map(({ items }) => least(items[0] ?? 0));
-	}
-
-	of({ page, next, fillers, top }: State): number {
-		return this.rest(page, next, fillers, top);
-	}
-
-	rest(page: number, next: number, fillers: readonly number[], top: number): number {
-		let sum = this.ordered[next] ?? 0;
-		for (const [sort, count] of fillers.entries()) sum += count * (this.fillers[sort] ?? 0);
-		// Rows that a spread took of this page were paid for by the spread.
-		if (top > 0) sum -= this.problem.pageCost * (top / Math.max(1, this.tallest(page)));
-		return Math.max(0, Math.ceil(sum - 1e-6));
-	}
-
-	private tallest(page: number): number {
-		const { pages } = this.problem;
-		const largest = Math.max(1, ...pages.map(({ w, h }) => w * h));
-		return largest / Math.max(1, pages[page]?.w ?? 1);
-	}
-}
-
-const lowerOf = ({ cost, group }: Move) => cost + (group?.lower ?? 0);
-const exactOf = ({ cost, group }: Move) => (group ? cost + (group.best?.cost ?? Infinity) : cost);
-
-/** A first run: at each page the step that promises most, with its exact price. */
-function greedy(moves: Moves, estimate: Estimate, budget: number): Solution | undefined {
-	const path: Move[] = [];
-	let state: State | 'end' = moves.start;
-	while (state !== 'end') {
-		const steps: { move: Move; promise: number; after: number }[] = moves
-			.from(state, () => true)
-			.map((move) => {
-				const after = move.to === 'end' ? 0 : estimate.of(move.to);
-				return { move, after, promise: lowerOf(move) + after };
-			});
-		steps.sort((a, b) => a.promise - b.promise);
-		let chosen: { move: Move; price: number } | undefined;
-		for (const { move, promise, after } of steps) {
-			if (chosen && chosen.price <= promise) break;
-			move.group?.settle(budget);
-			const price = exactOf(move) + after;
-			if (price < Infinity && (!chosen || price < chosen.price)) chosen = { move, price };
-		}
-		if (!chosen) return undefined;
-		path.push(chosen.move);
-		state = chosen.move.to;
-	}
-	return solution(moves.problem, path);
-}
-
-/**
- * The nodes that a run cheaper than `most` may pass, in an order in which every edge leads on. Of each
- * page's nodes only the `width` most promising are followed.
- */
-function build(moves: Moves, estimate: Estimate, most: number, width: number): Node[] {
-	const steps = moves.order.length + 1;
-	const layers: Map<string, Node>[] = Array.from(
-		{ length: (moves.problem.pages.length + 1) * steps },
-		() => new Map<string, Node>()
-	);
-	const node = (state: State, before: number): Node => {
-		const layer = layers[state.page * steps + state.next];
-		const key = moves.key(state);
-		let found = layer?.get(key);
-		if (!found) {
-			found = { state, before, promise: before + estimate.of(state), rest: Infinity, edges: [] };
-			layer?.set(key, found);
-		} else if (before < found.before) {
-			found.promise -= found.before - before;
-			found.before = before;
-		}
-		return found;
-	};
-	node(moves.start, 0);
-	for (let first = 0; first < layers.length; first += steps) {
-		const page = layers.slice(first, first + steps);
-		const promises = page.flatMap((layer) => [...layer.values()].map(({ promise }) => promise));
-		const limit = promises.sort((a, b) => a - b)[width - 1] ?? Infinity;
-		for (const layer of page)
-			for (const from of layer.values()) {
-				if (from.promise > limit) continue;
-				const worth: Worth = (price, ...left) =>
-					from.before + price + estimate.rest(...left) < most;
-				for (const move of moves.from(from.state, worth)) {
-					const price = from.before + lowerOf(move);
-					if (move.to === 'end') {
-						if (price < most) from.edges.push({ move, to: undefined });
-					} else if (price + estimate.of(move.to) < most)
-						from.edges.push({ move, to: node(move.to, price) });
-				}
-			}
-	}
-	return layers.flatMap((layer) => [...layer.values()]);
-}
-
-/** Works out from the end how dear the rest of a run is at least; gives it for the start. */
-function backward(graph: readonly Node[]): number {
-	for (let at = graph.length - 1; at >= 0; at--) {
-		const node = graph[at];
-		if (!node) continue;
-		node.rest = Infinity;
-		for (const { move, to } of node.edges) {
-			const price = lowerOf(move) + (to ? to.rest : 0);
-			if (price < node.rest) node.rest = price;
-		}
-	}
-	return graph[0]?.rest ?? Infinity;
-}
-
-/** Drops what cannot be part of a run that costs less than `most`, from the start on. */
-function prune(graph: readonly Node[], most: number): void {
-	for (const node of graph) node.before = Infinity;
-	const [start] = graph;
-	if (start) start.before = 0;
-	for (const node of graph) {
-		if (node.before === Infinity) node.edges = [];
-		node.edges = node.edges.filter(({ move, to }) => {
-			const price = node.before + lowerOf(move);
-			if (price + (to ? to.rest : 0) >= most) return false;
-			if (to) to.before = Math.min(to.before, price);
-			return true;
-		});
-	}
-}
-
-/** Groups whose price is open, the smallest first. */
-function openGroups(graph: readonly Node[]): Group[] {
-	const groups = new Set<Group>();
-	for (const { edges } of graph)
-		for (const { move } of edges) if (move.group && !move.group.settled) groups.add(move.group);
-	return [...groups];
-}
-
-/** The edge on the best path from a node. */
-function bestEdge(node: Node, priceOf: (move: Move) => number): Edge | undefined {
-	let best: Edge | undefined;
-	let least = Infinity;
-	for (const edge of node.edges) {
-		const price = priceOf(edge.move) + (edge.to ? edge.to.rest : 0);
-		if (price < least) {
-			least = price;
-			best = edge;
-		}
-	}
-	return best;
-}
-
-/** Open groups on the path that looks best. */
-function onBestPath(graph: readonly Node[]): Group[] {
-	const groups: Group[] = [];
-	let node = graph[0];
-	while (node) {
-		const edge = bestEdge(node, lowerOf);
-		if (edge?.move.group && !edge.move.group.settled) groups.push(edge.move.group);
-		node = edge?.to;
-	}
-	return groups;
-}
-
-/** A run along the best path with exact prices: where a price is too high another step is taken. */
-function follow(graph: readonly Node[], problem: Problem, budget: number): Solution | undefined {
-	const path: Move[] = [];
-	let node = graph[0];
-	while (node) {
-		const steps = node.edges
-			.map((edge) => ({ edge, promise: lowerOf(edge.move) + (edge.to ? edge.to.rest : 0) }))
-			.sort((a, b) => a.promise - b.promise);
-		let chosen: { edge: Edge; price: number } | undefined;
-		for (const { edge, promise } of steps) {
-			if (chosen && chosen.price <= promise) break;
-			edge.move.group?.settle(budget);
-			const price = exactOf(edge.move) + (edge.to ? edge.to.rest : 0);
-			if (price < Infinity && (!chosen || price < chosen.price)) chosen = { edge, price };
-		}
-		if (!chosen) return undefined;
-		path.push(chosen.edge.move);
-		node = chosen.edge.to;
-	}
-	return solution(problem, path);
-}
-
 /** The solution that a path of moves stands for. */
-function solution(problem: Problem, path: readonly Move[]): Solution {
+function solutionOf(problem: Problem, moves: Moves, path: readonly Move[]): Solution {
 	const places: (Place | undefined)[] = problem.items.map(() => undefined);
+	const used = moves.fillers.sorts.map(() => 0);
+	const itemOf = (member: number): number => {
+		if (member >= 0) return member;
+		const sort = -1 - member;
+		const item = moves.fillers.sorts[sort]?.items[used[sort] ?? 0];
+		used[sort] = (used[sort] ?? 0) + 1;
+		if (item === undefined) throw new RangeError('more fillers than there are');
+		return item;
+	};
 	let cost = 0;
 	for (const move of path) {
 		cost += exactOf(move);
 		const { page, group, members, carried } = move;
-		if (carried) places[carried.item] = { span: 'spread', page, option: carried.option };
+		if (carried) places[itemOf(carried.item)] = { span: 'spread', page, option: carried.option };
 		const rects = group?.places() ?? [];
-		for (const [at, item] of members.entries()) {
+		for (const [at, member] of members.entries()) {
+			const item = itemOf(member);
 			const rect = rects[at];
 			const option = group?.best?.picks[at];
 			if (rect && option !== undefined) places[item] = { span: 'page', page, option, rect };

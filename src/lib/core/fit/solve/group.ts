@@ -1,0 +1,193 @@
+import TinyQueue from 'tinyqueue';
+import type { Rect, Size } from '../../paper';
+import { leastCost, type OptionList } from './option-list';
+import type { Region } from './region';
+import { cheapestFor, type Trade } from './trade';
+
+/** What one member took: the index of its option, or nothing. */
+export type Pick = number | undefined;
+
+/** A partial choice: what the member before `depth` took, and the choice before that. */
+interface Node {
+	readonly bound: number;
+	readonly cost: number;
+	readonly area: number;
+	readonly depth: number;
+	readonly option: OptionList['options'][number] | undefined;
+	readonly before: Node | undefined;
+}
+
+/** What groups ask of whoever keeps prices. */
+export interface Prices {
+	group(region: Region, lists: readonly OptionList[]): Group;
+	/** The trade of price against area for the members from one on. */
+	trade(lists: readonly OptionList[], from: number): Trade;
+	/** Whether sizes can be packed into a region, and the work of finding out. */
+	fits(region: Region, sizes: readonly Size[]): { fits: 'yes' | 'no' | 'unknown'; work: number };
+	/** Places for sizes that fit, in their order. */
+	rects(region: Region, sizes: readonly Size[]): Rect[];
+}
+
+/**
+ * The price of having some items share a region: their options chosen so that they can be packed and
+ * cost least. Worked out bit by bit: `lower` only rises, until it is `settled`.
+ */
+export class Group {
+	lower: number;
+	settled = false;
+	/** The best choice once it is settled, unless nothing fits. */
+	best: { readonly cost: number; readonly picks: readonly Pick[] } | undefined;
+	private readonly free: number;
+	private open = new TinyQueue<Node>([], byPromise);
+	private trades: Trade[] | undefined;
+	/** Least price among choices whose packing could not be decided. */
+	private undecided = Infinity;
+
+	constructor(
+		private readonly prices: Prices,
+		private readonly region: Region,
+		private readonly lists: readonly OptionList[]
+	) {
+		const { w, h, obstacles } = region;
+		this.free = obstacles.reduce((area, rect) => area - rect.w * rect.h, w * h);
+		this.lower = cheapestFor(prices.trade(lists, 0), this.free);
+		if (this.lower === Infinity) this.settled = true;
+	}
+
+	/**
+	 * Groups with one member less, at either end, and what that member costs at least. What they cost
+	 * bounds this group, provided that they may leave out no less than it.
+	 */
+	private *smaller(): Generator<{ readonly group: Group; readonly least: number }> {
+		const { lists, prices, region } = this;
+		if (lists.length < 3) return;
+		for (const [member, rest] of [
+			[lists[0], lists.slice(1)],
+			[lists.at(-1), lists.slice(0, -1)]
+		] as const)
+			if (member) yield { group: prices.group(region, rest), least: leastCost(member) };
+	}
+
+	/** Works on the price for so many choices; hands over the work done after each small piece. */
+	*settle(budget: number): Generator<number, void> {
+		if (this.settled) return;
+		if (!this.trades) {
+			this.trades = this.lists.map((_, member) => this.prices.trade(this.lists, member));
+			const { lower: bound } = this;
+			this.open.push({ bound, cost: 0, area: 0, depth: 0, option: undefined, before: undefined });
+		}
+		let left = budget;
+		for (const { group, least } of this.smaller()) {
+			for (const spent of group.settle(left)) {
+				left -= spent;
+				yield spent;
+			}
+			this.lower = Math.max(this.lower, group.lower + least);
+			if (this.lower === Infinity) {
+				this.settled = true;
+				this.forget();
+			}
+			if (left <= 0) return;
+		}
+		while (!this.settled && left > 0) {
+			const spent = this.step();
+			left -= spent;
+			yield spent;
+		}
+	}
+
+	/** Takes up the choice that promises most; gives the work done. */
+	private step(): number {
+		const node = this.open.pop();
+		if (!node) {
+			this.settled = true;
+			this.lower = this.undecided;
+			return 1;
+		}
+		this.lower = Math.max(this.lower, Math.min(node.bound, this.undecided));
+		const sizes = sizesOf(node);
+		// Members that are still open take at least their narrowest and lowest.
+		let count = sizes.length;
+		for (let at = node.depth; at < this.lists.length; at++) if (this.lists[at]?.smallest) count++;
+		if (count > this.region.most) return 1;
+		const { fits, work } = this.prices.fits(this.region, sizes);
+		if (fits === 'no') return 1 + work;
+		const list = this.lists[node.depth];
+		if (list) this.extend(node, sizes, list);
+		else this.complete(node, fits);
+		return 1 + work;
+	}
+
+	/** Where the members of the best choice lie on the page; nothing for one that is left out. */
+	places(): readonly (Rect | undefined)[] {
+		if (!this.best) return [];
+		const sizes = this.best.picks.map((pick, member) =>
+			this.lists[member]?.options.find(({ index }) => index === pick)
+		);
+		const rects = this.prices.rects(
+			this.region,
+			sizes.filter((size) => size !== undefined)
+		);
+		let next = 0;
+		return sizes.map((size) => {
+			const rect = size && rects[next++];
+			return rect && { ...rect, y: rect.y + this.region.top };
+		});
+	}
+
+	private forget(): void {
+		this.open = new TinyQueue<Node>([], byPromise);
+	}
+
+	private bound(member: number, cost: number, area: number): number {
+		const trade = this.trades?.[member];
+		return trade ? cost + cheapestFor(trade, area) : cost;
+	}
+
+	private extend(node: Node, sizes: readonly Size[], list: OptionList): void {
+		const depth = node.depth + 1;
+		const left = this.free - node.area;
+		const { w: pageW, h: pageH, most } = this.region;
+		if (sizes.length < most)
+			for (const option of list.options) {
+				const { w, h } = option;
+				if (w > pageW || h > pageH || w * h > left) continue;
+				// Each two must fit beside or below each other.
+				if (sizes.some((other) => w + other.w > pageW && h + other.h > pageH)) continue;
+				const cost = node.cost + option.cost;
+				const bound = this.bound(depth, cost, left - w * h);
+				if (bound === Infinity) continue;
+				this.open.push({ bound, cost, area: node.area + w * h, depth, option, before: node });
+			}
+		if (list.loss !== undefined) {
+			const cost = node.cost + list.loss;
+			const bound = this.bound(depth, cost, left);
+			if (bound < Infinity)
+				this.open.push({ bound, cost, area: node.area, depth, option: undefined, before: node });
+		}
+	}
+
+	private complete(node: Node, fits: 'yes' | 'unknown'): void {
+		if (fits === 'unknown') {
+			this.undecided = Math.min(this.undecided, node.cost);
+			return;
+		}
+		const picks: Pick[] = [];
+		for (let at: Node = node; at.before; at = at.before) picks.unshift(at.option?.index);
+		this.best = { cost: node.cost, picks };
+		this.settled = true;
+		this.lower = Math.min(node.cost, this.undecided);
+		this.forget();
+	}
+}
+
+function sizesOf(node: Node): Size[] {
+	const sizes: Size[] = [];
+	for (let at: Node | undefined = node; at; at = at.before) if (at.option) sizes.push(at.option);
+	return sizes;
+}
+
+/** The least bound first; among equals the choice with more members, so that depth wins. */
+function byPromise(a: Node, b: Node): number {
+	return a.bound - b.bound || b.depth - a.depth;
+}

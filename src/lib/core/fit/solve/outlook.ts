@@ -1,0 +1,278 @@
+import type { Fillers } from './fillers';
+import { mostKept, type Groups } from './groups';
+import type { Group } from './group';
+import type { Problem } from './problem';
+
+/** A step from one place in the order to a later one, or to fewer fillers. */
+interface Step {
+	readonly to: number;
+	/** Fillers placed by it, as a code. */
+	readonly taken: number;
+	/** Rows that a spread takes of the page after it, or whether it takes all of that page. */
+	readonly top: number;
+	readonly whole: boolean;
+	/** What it costs at least besides the price of its group. */
+	readonly price: number;
+	readonly group: Group | undefined;
+}
+
+/** What some items cost and take at least. */
+interface Least {
+	readonly cost: number;
+	readonly area: number;
+}
+
+/** Rows that a spread takes at least, in steps, so that there are few of them to think of. */
+function coarse(rows: number): number {
+	return rows === 0 ? 0 : Math.max(1, rows - (rows % 4));
+}
+
+/**
+ * A lower bound of what is still to come that forgets which page it is: any kind of page may come next,
+ * and what lies beside a spread only has to be small enough. It knows what is known of the prices of
+ * groups when it is asked first; `renew` makes it ask again.
+ */
+export class Outlook {
+	private readonly rests = new Map<number, number>();
+	private readonly steps = new Map<number, readonly Step[]>();
+	/** Sides that a page may have: one where left and right pages do not take turns. */
+	private readonly sides: number;
+	/** For each side, one page of each kind. */
+	private readonly kinds: readonly (readonly number[])[];
+	/** Kinds of spreads, and how high their right pages are at most. */
+	private readonly pairs: readonly { readonly pair: number; readonly height: number }[];
+	private readonly ordered: readonly Least[];
+	/** Fillers that may share a page, as codes, and what they cost and take at least. */
+	private readonly counts: readonly (Least & { readonly code: number })[];
+
+	constructor(
+		private readonly problem: Problem,
+		private readonly order: readonly number[],
+		private readonly groups: Groups,
+		private readonly fillers: Fillers
+	) {
+		const { pages } = problem;
+		const turns = pages.every(({ side }, page) => side !== pages[page - 1]?.side);
+		this.sides = turns ? 2 : 1;
+		this.kinds = Array.from({ length: this.sides }, (_, side) => {
+			const own = [...pages.keys()].filter((page) => this.side(page) === side);
+			return [...new Map(own.map((page) => [groups.kind(page), page])).values()];
+		});
+		const heights = new Map<number, number>();
+		for (const [page, { pair }] of pages.entries())
+			if (pair !== undefined)
+				heights.set(pair, Math.max(heights.get(pair) ?? 0, pages[page + 1]?.h ?? 0));
+		this.pairs = [...heights].map(([pair, height]) => ({ pair, height }));
+		this.ordered = order.map((item) => this.least(item, groups.optional(item)));
+		this.counts = this.listCounts();
+	}
+
+	/** What is still to come from a page and a place in the order on costs no less than this. */
+	rest(page: number, next: number, fillers: number, top: number): number {
+		return this.from(this.side(page), next, fillers, coarse(top));
+	}
+
+	/** Groups with an open price on the way that looks best from the start. */
+	openGroups(): Group[] {
+		const groups: Group[] = [];
+		let [side, next, fillers, top] = [this.side(0), 0, this.fillers.all, 0];
+		for (;;) {
+			if (this.from(side, next, fillers, top) < this.filled(side, next, fillers, top))
+				side = this.after(side);
+			const { step, skipped } = this.best(side, next, fillers, top);
+			if (!step && !skipped) return groups;
+			if (step) {
+				if (step.group && !step.group.settled) groups.push(step.group);
+				next = step.to;
+				fillers -= step.taken;
+				top = step.top;
+				if (!step.whole) side = this.after(side);
+			} else next++;
+		}
+	}
+
+	/** Works prices out anew, because those of groups have become sharper; hands over now and then. */
+	*renew(): Generator<number, void> {
+		this.rests.clear();
+		for (let next = this.order.length; next >= 0; next--)
+			for (let side = 0; side < this.sides; side++) {
+				this.from(side, next, this.fillers.all, 0);
+				yield 100;
+			}
+	}
+
+	private side(page: number): number {
+		return this.sides === 2 && this.problem.pages[page]?.side === 'right' ? 1 : 0;
+	}
+
+	private after(side: number): number {
+		return this.sides - 1 - side;
+	}
+
+	private from(side: number, next: number, fillers: number, top: number): number {
+		const filled = this.filled(side, next, fillers, top);
+		if (this.sides === 1 || top > 0) return filled;
+		// The page may be left blank for what the next one offers.
+		return Math.min(
+			filled,
+			this.problem.pageCost + this.filled(this.after(side), next, fillers, 0)
+		);
+	}
+
+	private filled(side: number, next: number, fillers: number, top: number): number {
+		const name = ((next * 1024 + top) * 2 + side) * (this.fillers.all + 1) + fillers;
+		let price = this.rests.get(name);
+		if (price === undefined) {
+			price = this.best(side, next, fillers, top).price;
+			this.rests.set(name, price);
+		}
+		return price;
+	}
+
+	private best(side: number, next: number, fillers: number, top: number) {
+		const item = this.order[next];
+		const skipped = item !== undefined;
+		let price = skipped
+			? this.lossOf(item) + this.from(side, next + 1, fillers, top)
+			: this.end(fillers, top);
+		let best: Step | undefined;
+		for (const step of this.stepsFrom(side, next, top)) {
+			const left = this.fillers.without(fillers, step.taken);
+			if (left < 0) continue;
+			const known = step.price + (step.group?.lower ?? 0);
+			if (known >= price) continue;
+			const after = step.whole ? side : this.after(side);
+			const all = known + this.from(after, step.to, left, step.top);
+			if (all >= price) continue;
+			price = all;
+			best = step;
+		}
+		return { price, step: best, skipped };
+	}
+
+	private end(fillers: number, top: number): number {
+		let price = top > 0 ? this.problem.pageCost : 0;
+		for (const [sort, { items }] of this.fillers.sorts.entries())
+			price += this.fillers.count(fillers, sort) * this.lossOf(items[0] ?? 0);
+		return price;
+	}
+
+	private lossOf(item: number): number {
+		return this.problem.items[item]?.loss ?? 0;
+	}
+
+	private stepsFrom(side: number, next: number, top: number): readonly Step[] {
+		const name = (next * 1024 + top) * 2 + side;
+		let found = this.steps.get(name);
+		if (!found) {
+			const spreads = side === 0 ? this.spreads(next) : [];
+			found = top > 0 ? [...this.beside(next, top)] : [...this.pages(side, next), ...spreads];
+			this.steps.set(name, found);
+		}
+		return found;
+	}
+
+	/** A page of any kind. */
+	private *pages(side: number, next: number): Generator<Step> {
+		for (const page of this.kinds[side] ?? [])
+			for (const { next: to, taken, group, lost } of this.groups.on(page, 0, next, undefined)) {
+				const price = lost + this.problem.pageCost;
+				if (to > next || taken > 0) yield { to, taken, top: 0, whole: false, price, group };
+			}
+	}
+
+	/** The left page of a spread, with others that are small enough for the rows that it leaves. */
+	private spreads(next: number): Iterable<Step> {
+		const found = new Map<string, Step>();
+		const keep = (step: Step) => {
+			const name = `${step.to} ${step.taken} ${step.top}`;
+			if (step.price < (found.get(name)?.price ?? Infinity)) found.set(name, step);
+		};
+		for (const [place, item] of this.order.slice(next, next + mostKept).entries())
+			for (const step of this.under(item, next, (at) => at === next + place, 0))
+				if (step.to > next + place) keep(step);
+		for (const [sort, { items }] of this.fillers.sorts.entries()) {
+			const code = this.fillers.one(sort);
+			for (const step of this.under(items[0] ?? 0, next, () => false, code)) keep(step);
+		}
+		return found.values();
+	}
+
+	private *under(
+		item: number,
+		next: number,
+		isCarried: (place: number) => boolean,
+		code: number
+	): Generator<Step> {
+		const { pageCost, items } = this.problem;
+		for (const { pair, height } of this.pairs)
+			for (const { left, right: rows, cost } of items[item]?.spreads[pair] ?? []) {
+				const whole = rows >= height;
+				const base = cost + pageCost * (whole ? 2 : 1);
+				const top = whole ? 0 : coarse(rows);
+				for (const share of this.within(next, this.largest(left), isCarried)) {
+					const taken = share.taken + code;
+					if (this.fillers.without(this.fillers.all, taken) < 0) continue;
+					yield { ...share, taken, top, whole, price: base + share.price, group: undefined };
+				}
+			}
+	}
+
+	/** The right page of a spread, below it. */
+	private *beside(next: number, top: number): Generator<Step> {
+		for (const share of this.within(next, this.largest(top), () => false))
+			yield {
+				...share,
+				top: 0,
+				whole: false,
+				price: this.problem.pageCost + share.price,
+				group: undefined
+			};
+	}
+
+	/** Items from a place in the order on, and fillers, that take no more than an area. */
+	private *within(next: number, free: number, isFree: (place: number) => boolean) {
+		let cost = 0;
+		let area = 0;
+		for (let to = next; to <= this.order.length && to - next <= mostKept; to++) {
+			for (const count of this.counts)
+				if (area + count.area <= free) yield { to, taken: count.code, price: cost + count.cost };
+			const least = this.ordered[to];
+			if (!least || isFree(to)) continue;
+			cost += least.cost;
+			area += least.area;
+			if (area > free) return;
+		}
+	}
+
+	private largest(top: number): number {
+		return Math.max(0, ...this.problem.pages.map(({ w, h }) => w * (h - top)));
+	}
+
+	private least(index: number, optional: boolean): Least {
+		const item = this.problem.items[index];
+		const sizes = item?.options.flat() ?? [];
+		const costs = sizes.map(({ cost }) => cost);
+		return {
+			cost: Math.min(...costs, ...(optional ? [this.lossOf(index)] : [])),
+			area: optional ? 0 : Math.min(...sizes.map(({ w, h }) => w * h))
+		};
+	}
+
+	private listCounts() {
+		const least = this.fillers.sorts.map(({ items }) => this.least(items[0] ?? 0, false));
+		const free = this.largest(0);
+		let counts = [{ code: 0, cost: 0, area: 0 }];
+		for (const [sort, { items }] of this.fillers.sorts.entries()) {
+			const { cost, area } = least[sort] ?? { cost: 0, area: 0 };
+			counts = counts.flatMap((count) =>
+				Array.from({ length: items.length + 1 }, (_, more) => ({
+					code: count.code + more * this.fillers.one(sort),
+					cost: more > 0 ? count.cost + more * cost : count.cost,
+					area: more > 0 ? count.area + more * area : count.area
+				})).filter((sum) => sum.area <= free)
+			);
+		}
+		return counts;
+	}
+}
