@@ -223,6 +223,7 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 	const paths = [
 		month,
 		`${month}/kinds`,
+		`${month}/compare`,
 		`${month}/pages/64`,
 		`${month}/guide/64`,
 		`${app.address}/notebooks`,

@@ -73,10 +73,11 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 			facing === undefined || !single.some((other) => other.id === facing) ? [] : [id, facing]
 		)
 	);
-	const ordered = run.blocks.filter(({ wish: id }) => {
+	const ordered = run.blocks.filter(({ wish: id, pieces }) => {
 		const wish = plan.wishes.find((other) => other.id === id);
 		const filler = wish?.filler ?? fillerKinds.has(wish?.kind ?? '');
-		return wish && !wish.pin && !linked.has(id) && !(filler && !wish.weeks);
+		const drawn = pieces.some(({ page }) => plan.drawn?.pages.includes(page));
+		return wish && !drawn && !wish.pin && !linked.has(id) && !(filler && !wish.weeks);
 	});
 	let last = 0;
 	for (const { wish, pieces } of ordered) {

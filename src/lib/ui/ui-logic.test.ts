@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { planWith } from '../../../tests/support/arbitraries';
-import { planRun } from '../core/fit';
+import { planRun, summaryOf } from '../core/fit';
 import { parseNumber } from './fields/parse-number';
 import { localWeekStart } from './locale';
+import { compareLines } from './month/compare-lines';
+import { movedBlocks } from './month/moved';
 import { begin, redo, step, undo, type History } from './month/history';
 import { columnLines, eventLines, goalLines, itemLines } from './month/field-lines';
 import { nearestDot } from './page/nearest-dot';
@@ -27,6 +29,30 @@ describe('number fields', () => {
 
 	test('refuse fractions where only whole numbers count', () => {
 		expect(parseNumber('2.5', { ...limits, whole: true }).ok).toBe(false);
+	});
+});
+
+describe('what moved', () => {
+	const wishes = ['a', 'b', 'c'].map((id) => ({ id, kind: 'cover', form: 'cover' }));
+	const before = planRun(planWith(wishes));
+
+	test('is told by the wish, not by its number in the run', () => {
+		const moved = planRun(planWith([...wishes.slice(1), ...wishes.slice(0, 1)]));
+		expect(movedBlocks(before, moved)).toHaveLength(3);
+		expect(movedBlocks(before, before)).toEqual([]);
+		expect(movedBlocks(before, planRun(planWith([...wishes, { id: 'd', kind: 'cover' }])))).toEqual(
+			[]
+		);
+	});
+});
+
+describe('a comparison', () => {
+	test('waits for what is not known yet, and counts pages that are left', () => {
+		const summary = summaryOf(planRun(planWith([{ id: 'a', kind: 'cover', form: 'cover' }])));
+		const lines = compareLines([{ summary, free: 10 }, undefined]);
+		const valuesOf = (label: string) => lines.find((line) => line.label === label)?.values;
+		expect(valuesOf('Free pages left after it')).toEqual(['9', undefined]);
+		expect(valuesOf('Left out')).toEqual(['nothing', undefined]);
 	});
 });
 

@@ -113,7 +113,8 @@ function place(
 	const pair = facing(sheets, index);
 	if (pair && (pin.x === undefined || wish.span === 'spread')) {
 		const [left, right] = pair;
-		const [option] = spreadChoices(plan, wish, left.size, right.size);
+		const options = spreadChoices(plan, wish, left.size, right.size);
+		const option = options.find(({ left }) => left === pin.h) ?? options[0];
 		if (!option || option.choice.room.span !== 'spread') return undefined;
 		const { room } = option.choice;
 		const pieces: Pieces = [

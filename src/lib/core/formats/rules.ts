@@ -88,13 +88,15 @@ export function flag() {
 
 /** An object with known fields; others are left out. */
 export function record<T extends yup.ObjectShape>(fields: T) {
-	return yup
-		.object(fields)
-		.default(undefined)
-		// The schema's fields and not ours: it may have been given more of them since.
-		.transform((_, original: unknown, schema) => onlyKnown(schema.fields, original))
-		.typeError((told: Told) => `must be an object; it is ${got(told)}`)
-		.test('plain', 'must be an object', (value) => value === undefined || !Array.isArray(value));
+	return (
+		yup
+			.object(fields)
+			.default(undefined)
+			// The schema's fields and not ours: it may have been given more of them since.
+			.transform((_, original: unknown, schema) => onlyKnown(schema.fields, original))
+			.typeError((told: Told) => `must be an object; it is ${got(told)}`)
+			.test('plain', 'must be an object', (value) => value === undefined || !Array.isArray(value))
+	);
 }
 
 /**

@@ -163,14 +163,16 @@ export function onPage(layout: PageLayout): Layout {
 export function pageForm(spec: {
 	readonly id: string;
 	readonly name: string;
+	readonly wholePage?: boolean;
 	readonly fields: readonly FieldName[];
 	readonly layouts: (setting: Setting, there: Size) => readonly PageLayout[];
 	readonly least: (setting: Setting, there: Size) => Size;
 }): Form {
-	const { id, name, fields } = spec;
+	const { id, name, wholePage, fields } = spec;
 	return {
 		id,
 		name,
+		wholePage,
 		fields,
 		spans: ['page'],
 		layouts: (setting, room) => {

@@ -20,7 +20,7 @@ function toLayout(setting: Setting, size: Size, fitted: FittedQuote, discomfort:
 		facts: { rows: lines.length, lineHeight, capacity: lines.length },
 		why: [
 			`${lines.length} ${lines.length === 1 ? 'line' : 'lines'} × ${lineHeight} = ${lines.length * lineHeight} of ${size.h} down`,
-			`at most ${capacity} letters to the line on ${size.w}, uneven by ${slack}`
+			`at most ${capacity} letters to the line on ${size.w} squares`
 		],
 		marks: () => [
 			lines.map((line, index): Mark =>

@@ -11,6 +11,7 @@ const gap = 1;
 export const weekHalves = pageForm({
 	id: 'week-halves',
 	name: 'Half a page a day',
+	wholePage: true,
 	fields: ['week', 'across'],
 	least: () => ({ w: 6, h: 2 * 8 + gap }),
 	layouts: (setting, there) => {

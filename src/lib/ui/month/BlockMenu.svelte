@@ -31,6 +31,7 @@
 	<DropdownMenu.Portal>
 		<DropdownMenu.Content
 			align="start"
+			collisionPadding={8}
 			class="z-40 max-h-96 w-64 overflow-auto border border-ink-soft bg-field py-1 shadow-md"
 		>
 			<DropdownMenu.Item class={item} onSelect={() => (desk.chosen = block.wish)}

@@ -24,6 +24,7 @@
 	<DropdownMenu.Portal>
 		<DropdownMenu.Content
 			align="end"
+			collisionPadding={8}
 			class="z-40 w-64 border border-ink-soft bg-field py-1 shadow-md"
 		>
 			{#if drawn.length === 0}

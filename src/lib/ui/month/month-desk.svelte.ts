@@ -187,7 +187,14 @@ export class MonthDesk {
 	pin(block: Block, to: 'here' | 'free' | number, alone = false): void {
 		const pin =
 			to === 'free' ? undefined : to === 'here' ? { ...pinOf(block), alone } : { page: to, alone };
-		this.edit(block.wish, { pin: pin && (alone ? pin : { ...pin, alone: undefined }) });
+		// Not as an edit: each of these is a step of its own to take back.
+		this.change({
+			wishes: this.wishes.map((wish) =>
+				wish.id === block.wish
+					? { ...wish, pin: pin && (alone ? pin : { ...pin, alone: undefined }) }
+					: wish
+			)
+		});
 	}
 
 	/** Keeps everything on some pages as it is, or lets it move again. */

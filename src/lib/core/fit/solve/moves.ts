@@ -111,14 +111,14 @@ export class Moves {
 	 */
 	from(state: State, worth: Worth): Move[] {
 		const moves: Move[] = [];
-		const item = this.order[state.next];
-		if (item === undefined) moves.push(this.end(state));
-		else moves.push(this.skip(state, item));
 		const page = this.problem.pages[state.page];
 		if (page) {
 			this.fill(state, moves, worth);
 			this.carry(state, page, moves, worth);
 		}
+		// Last, so that of equally good runs the one is found that leaves out what comes later.
+		const item = this.order[state.next];
+		moves.push(item === undefined ? this.end(state) : this.skip(state, item));
 		return moves;
 	}
 

@@ -27,7 +27,9 @@
 	let book = $state<string>();
 	let month = $state<string>();
 	const chosenBook = $derived(
-		books.find(({ id }) => id === book) ?? books.find(({ id }) => id.startsWith('new ')) ?? books[0]
+		books.find(({ id }) => id === book) ??
+			books.find(({ notebook }) => notebook.columns !== desk.plan.notebook.columns) ??
+			books[0]
 	);
 	const chosenMonth = $derived(month ?? formatMonth(desk.plan.month));
 

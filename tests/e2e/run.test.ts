@@ -1,0 +1,181 @@
+import { beforeEach, describe, expect, test } from 'vitest';
+import type { BrowserContext, Page } from 'playwright';
+import { onStage, saved, type App } from './app';
+
+const stage = onStage();
+let app: App;
+let context: BrowserContext;
+let page: Page;
+beforeEach(() => {
+	({ app, context, page } = stage());
+});
+
+const undo = () => page.getByRole('button', { name: 'Undo' }).click();
+/** Names of what stands on a page, as its list tells them. */
+const onPage = async (number: number) => {
+	const names = await page
+		.getByRole('list', { name: `On page ${number}` })
+		.locator('.font-serif')
+		.allTextContents();
+	return names.map((name) => name.trim());
+};
+/** Chooses from the menu of a block that stands on a page. */
+const ofBlock = async (name: string, number: number, choice: string) => {
+	await page.getByRole('button', { name: new RegExp(`^${name}.*on page ${number}$`) }).click();
+	await page.getByRole('menuitem', { name: choice }).click();
+};
+const ofSpread = async (pages: string, choice: string) => {
+	await page.getByRole('button', { name: `Spread ${pages}` }).click();
+	await page.getByRole('menuitem', { name: choice }).click();
+};
+const until = (number: number, names: string[]) =>
+	expect.poll(() => onPage(number), { timeout: 10_000 }).toEqual(names);
+
+describe('three ways to fit the month', () => {
+	test('are worked out, switched between, and taken back', async () => {
+		const ways = page.getByRole('group', { name: 'Three ways to fit the month' });
+		const way = (name: string) => ways.getByRole('radio', { name: new RegExp(`^${name}`) });
+		const pagesOf = async (name: string) => {
+			const text = way(name).getByText(/^\d+$/);
+			await text.waitFor();
+			return Number(await text.textContent());
+		};
+		const [fewest, balanced, roomiest] = [
+			await pagesOf('Fewest pages'),
+			await pagesOf('Balanced'),
+			await pagesOf('Roomiest')
+		];
+		expect(fewest).toBeLessThanOrEqual(balanced);
+		expect(balanced).toBeLessThanOrEqual(roomiest);
+		expect(await way('Balanced').getAttribute('aria-checked')).toBe('true');
+		await way('Fewest pages').click();
+		await page.getByText(`${fewest} pages used`).waitFor();
+		await page.getByText('No run is better for this aim: that is proven.').waitFor();
+		await saved(page);
+		await undo();
+		await page.getByText(`${balanced} pages used`).waitFor();
+		await saved(page);
+	});
+
+	test('a week more or less is told in pages beside each choice', async () => {
+		await page
+			.getByTestId(/^wish-/)
+			.filter({ hasText: 'p. 70' })
+			.first()
+			.click();
+		const weeks = page.getByRole('group', { name: 'Weeks', exact: true });
+		// May 2027 from Monday: six weeks touch it, four have their middle day in it.
+		await weeks.getByRole('radio', { name: /whose middle day lies in it · 8 p\./ }).click();
+		await saved(page);
+		await undo();
+		await saved(page);
+		await page.getByText('Another form for single weeks').click();
+		await page.getByLabel(/^Week 3/).selectOption({ index: 2 });
+		await saved(page);
+		await undo();
+		await saved(page);
+	});
+});
+
+describe('what stands where', () => {
+	test('a block is kept, sent elsewhere, and let go', async () => {
+		await ofBlock('Habits', 65, 'Keep it where it is');
+		await page.getByText('stays here').waitFor();
+		await ofBlock('Habits', 65, 'Let it move again');
+		await page.getByText('stays here').waitFor({ state: 'detached' });
+		await page.getByRole('button', { name: /^Habits.*on page 65$/ }).click();
+		await page.getByRole('menuitem', { name: /Send to page/ }).focus();
+		await page.keyboard.press('ArrowRight');
+		await page.getByRole('menuitem', { name: '67', exact: true }).click();
+		await expect.poll(() => onPage(67)).toContain('Habits');
+		await saved(page);
+		await undo();
+		await until(65, ['Habits']);
+		await undo();
+		await undo();
+		await saved(page);
+	});
+
+	test('a page is kept for one wish alone', async () => {
+		await ofBlock('Habits', 65, 'Keep page 65 for it alone');
+		await page.getByText('alone here').waitFor();
+		await expect.poll(() => onPage(65)).toEqual(['Habits']);
+		await undo();
+		await saved(page);
+	});
+
+	test('a block is dragged to another page', async () => {
+		const before = await onPage(66);
+		const handle = page.getByLabel('Drag Sleep to another page');
+		const target = page.getByRole('list', { name: 'On page 66' });
+		await target.scrollIntoViewIfNeeded();
+		const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
+		if (!from || !to) throw new Error('nothing to drag');
+		await page.mouse.move(from.x + 6, from.y + 8);
+		await page.mouse.down();
+		await page.mouse.move(from.x - 20, from.y + 12, { steps: 6 });
+		await page.mouse.move(to.x + 40, to.y + 10, { steps: 12 });
+		await target.getByLabel('Drag Sleep to another page').waitFor({ state: 'attached' });
+		await page.mouse.up();
+		await expect.poll(() => onPage(66)).toContain('Sleep');
+		await saved(page);
+		await undo();
+		await until(66, before);
+		await saved(page);
+	});
+
+	test('two sides change places, and a spread is kept as it is', async () => {
+		const [left, right] = [await onPage(66), await onPage(67)];
+		await ofSpread('66–67', 'Swap the two sides');
+		await expect.poll(() => onPage(66)).toEqual(expect.arrayContaining(right));
+		await expect.poll(() => onPage(67)).toEqual(expect.arrayContaining(left));
+		await undo();
+		await until(66, left);
+		await ofSpread('66–67', 'Keep everything here as it is');
+		await page.getByText('stays here').first().waitFor();
+		await ofSpread('66–67', 'Let everything here move again');
+		await page.getByText('stays here').first().waitFor({ state: 'detached' });
+		await undo();
+		await undo();
+		await saved(page);
+	});
+
+	test('what is drawn in the book stays, whatever is planned afterwards, also after a reload', async () => {
+		const there = await onPage(63);
+		await ofSpread('62–63', 'Page 63 is drawn in the book');
+		await page.getByText('drawn', { exact: true }).first().waitFor();
+		await saved(page);
+		await page.reload({ waitUntil: 'networkidle' });
+		const way = page.getByRole('radio', { name: /^Fewest pages/ });
+		await way.click();
+		await expect.poll(() => way.getAttribute('aria-checked')).toBe('true');
+		await page.getByText(/^1[0-5] pages used/).waitFor();
+		expect(await onPage(63)).toEqual(there);
+		await undo();
+		await ofSpread('62–63', 'Page 63 is not drawn after all');
+		await page.getByText('drawn', { exact: true }).first().waitFor({ state: 'detached' });
+		await saved(page);
+	});
+});
+
+test('lines for the index are copied with their pages', async () => {
+	await context.grantPermissions(['clipboard-read', 'clipboard-write'], { origin: app.address });
+	await page.getByText('Lines for the index').click();
+	await page.getByRole('button', { name: /^Copy \d+ lines$/ }).click();
+	await page.getByText('Copied.').waitFor();
+	const text = await page.evaluate(() => navigator.clipboard.readText());
+	expect(text).toContain('64–65\tMonth calendar');
+	expect(text.split('\n')).toHaveLength(11);
+});
+
+test('the same wishes are compared with another book and month', async () => {
+	await page.getByRole('link', { name: 'Compare' }).click();
+	await page.getByRole('heading', { name: 'The same wishes elsewhere' }).waitFor();
+	const used = page.getByRole('row', { name: /^Pages used/ }).getByRole('cell');
+	await expect.poll(() => used.allTextContents()).toHaveLength(2);
+	await expect.poll(async () => (await used.first().textContent())?.trim()).toBe('16');
+	await page.getByRole('button', { name: 'Next month' }).click();
+	await page.getByRole('columnheader', { name: /^June 2027/ }).waitFor();
+	await page.getByRole('link', { name: 'Back to the month' }).click();
+	await page.getByText('16 pages used').waitFor();
+});
