@@ -47,6 +47,9 @@ await picture('what-else', month, {
 		await question.evaluate((element) => element.scrollIntoView({ block: 'start' }));
 	}
 });
+await picture('compare', `${month}/compare`, {
+	act: (page) => page.getByText('being worked out').first().waitFor({ state: 'detached' })
+});
 await picture('kinds', `${month}/kinds`, {
 	act: (page) => page.getByRole('button', { name: /^Month calendar/ }).click()
 });

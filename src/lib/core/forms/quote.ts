@@ -11,7 +11,7 @@ function wordsIn({ wish }: Setting): string {
 }
 
 function toLayout(setting: Setting, size: Size, fitted: FittedQuote, discomfort: number): Layout {
-	const { lines, lineHeight, capacity, slack } = fitted;
+	const { lines, lineHeight, capacity } = fitted;
 	const top = Math.floor((size.h - lines.length * lineHeight) / 2);
 	return {
 		room: { span: 'page', ...size },
