@@ -48,7 +48,7 @@ await picture('what-else', month, {
 	}
 });
 await picture('compare', `${month}/compare`, {
-	act: (page) => page.getByText('being worked out').first().waitFor({ state: 'detached' })
+	act: (page) => page.getByText('…', { exact: true }).first().waitFor({ state: 'detached' })
 });
 await picture('kinds', `${month}/kinds`, {
 	act: (page) => page.getByRole('button', { name: /^Month calendar/ }).click()

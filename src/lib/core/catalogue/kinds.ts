@@ -282,7 +282,7 @@ export const kinds: readonly Kind[] = [
 		'Spending log',
 		'What was bought, what it cost, and for what.',
 		['table', 'day-lines'],
-		{ title: 'Spending', columns: columns(['Item', 6], ['Cost', 3], ['For', 3]) }
+		{ title: 'Spending', columns: columns(['Item', 6], ['Cost ¤', 3], ['For', 3]) }
 	),
 	kind('log', 'shopping-list', 'Shopping list', 'What is needed next time.', ['table', 'box'], {
 		title: 'Shopping',
@@ -291,7 +291,7 @@ export const kinds: readonly Kind[] = [
 	}),
 	kind('log', 'wish-list', 'Wish list', 'What can wait, and may be forgotten.', ['table', 'box'], {
 		title: 'Wish list',
-		columns: columns(['What', 8], ['Cost', 4]),
+		columns: columns(['What', 8], ['Cost ¤', 4]),
 		entries: 12
 	}),
 	kind(

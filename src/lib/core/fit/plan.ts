@@ -79,6 +79,17 @@ export interface Run {
 	readonly bound: number;
 }
 
+/** The run of a month without wishes. */
+export const emptyRun: Run = {
+	pages: [],
+	blocks: [],
+	unplaced: [],
+	art: [],
+	pagesUsed: 0,
+	optimal: true,
+	bound: 0
+};
+
 /** What is kept of a month: everything a plan needs but its notebook and the person's language. */
 export interface KeptMonth {
 	readonly month: string;

@@ -101,6 +101,7 @@ export const wishSchema = record({
 	week: whole(1, 6),
 	folded: list(whole(1, 31).required(missing), 0, 31),
 	frame: whole(0, 50),
+	shift: whole(0, 20),
 	events: list(event, 0, 2000),
 	overflow: flag(),
 	note: words(1000),

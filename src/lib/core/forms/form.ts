@@ -32,6 +32,8 @@ export interface Facts {
 	readonly across?: number;
 	readonly down?: number;
 	readonly gap?: number;
+	/** Squares by which every other column stands lower. */
+	readonly shift?: number;
 	/** Rows of weeks or of data, headers not counted. */
 	readonly rows?: number;
 	readonly header?: number;

@@ -1,5 +1,6 @@
 import { move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
+import { withCurrency } from './currency';
 import { pageForm, type Setting } from './form';
 import { columnLines, rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -20,12 +21,12 @@ interface RuledColumn {
 }
 
 /** Columns with their widths: as given, or as wide as name and longest value in the person's hand. */
-function columnsOf({ wish, hand }: Setting): RuledColumn[] {
+function columnsOf({ wish, hand, locale }: Setting): RuledColumn[] {
 	const columns = wish.columns && wish.columns.length > 0 ? wish.columns : samples;
-	return columns.map(({ name, width, longest = '' }) => ({
-		name,
-		width: width ?? Math.max(1, textWidth(name, hand), textWidth(longest, hand))
-	}));
+	return columns.map(({ name: written, width, longest = '' }) => {
+		const name = withCurrency(written, locale);
+		return { name, width: width ?? Math.max(1, textWidth(name, hand), textWidth(longest, hand)) };
+	});
 }
 
 /** Height of a row: as asked for, or a line of the person's hand. */

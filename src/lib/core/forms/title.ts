@@ -1,9 +1,13 @@
 import { text, type Mark } from '../draw';
 import { fitLettering, letteringOf, letters, letterStarts, type Lettering } from '../hand';
 import { monthName } from '../month';
-import { pageSize, ranked, tooSmall, type Form, type Setting } from './form';
+import type { Size } from '../paper';
+import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
 
 const usualHeight = 6;
+/** Letters narrower than this are no drawn letters any more. */
+const leastLetter = 2;
+const lineGap = 1;
 
 function wordOf({ wish, locale, month }: Setting): string {
 	return wish.title || monthName(locale, month);
@@ -23,9 +27,91 @@ function sums(fit: Lettering, count: number, width: number): string[] {
 	];
 }
 
+/** A word's largest letters in a length, up to a height: with gaps where they stay large enough. */
+function largest(count: number, length: number, height: number): Lettering | undefined {
+	const spaced = fitLettering(count, length, height);
+	return spaced && spaced.letter >= leastLetter
+		? spaced
+		: fitLettering(count, length, height, true);
+}
+
+/** Letters along a line that begins at (0, `y`), or down a column that begins at the top. */
+function lettersAlong(
+	drawn: readonly string[],
+	fit: Lettering,
+	y: number,
+	along: 'line' | 'column'
+): Mark[] {
+	const starts = letterStarts(fit, drawn.length);
+	return drawn.flatMap((character, index): Mark[] => {
+		if (character === ' ') return [];
+		const start = starts[index] ?? 0;
+		const place = along === 'line' ? { x: start, y } : { x: 0, y: start };
+		return [text(character, { ...place, w: fit.letter, h: fit.letter }, 'lettering')];
+	});
+}
+
+/** A word in two: at the space that leaves the halves most even, or else in the middle. */
+function halves(drawn: readonly string[]): readonly [readonly string[], readonly string[]] {
+	const uneven = (at: number) => Math.abs(drawn.length - 1 - 2 * at);
+	const spaces = drawn.flatMap((character, at) => (character === ' ' ? [at] : []));
+	const [space] = spaces.sort((a, b) => uneven(a) - uneven(b));
+	if (space !== undefined) return [drawn.slice(0, space), drawn.slice(space + 1)];
+	const middle = Math.ceil(drawn.length / 2);
+	return [drawn.slice(0, middle), drawn.slice(middle)];
+}
+
+function inTwoLines(drawn: readonly string[], there: Size, height: number): Layout[] {
+	const lines = halves(drawn);
+	const most = Math.min(height, Math.floor((there.h - lineGap) / 2));
+	const longer = Math.max(lines[0].length, lines[1].length);
+	const fit = lines[1].length > 0 ? largest(longer, there.w, most) : undefined;
+	// A strip as narrow as a letter is for letters one below the other.
+	if (there.w <= usualHeight || !fit || fit.letter < leastLetter) return [];
+	const fits = lines.map((line) => largest(line.length, there.w, fit.letter) ?? fit);
+	const h = 2 * fit.letter + lineGap;
+	return [
+		{
+			room: { span: 'page', w: there.w, h },
+			discomfort: drawn.includes(' ') ? 10 : 25,
+			stretches: false,
+			facts: { letter: fit.letter, gap: fit.gap, used: fit.used },
+			why: [
+				`in two lines: ${lines.map((line) => line.join('')).join(' / ')}`,
+				...fits.flatMap((own, at) => sums(own, lines[at]?.length ?? 0, there.w)),
+				`2 × ${fit.letter} + gap ${lineGap} = ${h} down`
+			],
+			marks: () => [
+				fits.flatMap((own, at) =>
+					lettersAlong(lines[at] ?? [], own, at * (fit.letter + lineGap), 'line')
+				)
+			]
+		}
+	];
+}
+
+function downTheSide(drawn: readonly string[], there: Size, height: number): Layout[] {
+	const fit = largest(drawn.length, there.h, Math.min(height, there.w));
+	if (!fit || fit.letter < leastLetter) return [];
+	return [
+		{
+			room: { span: 'page', w: fit.letter, h: there.h },
+			discomfort: 30,
+			stretches: false,
+			facts: { letter: fit.letter, gap: fit.gap, used: fit.used },
+			why: [
+				`upright, down the side: ${drawn.length} letters of ${fit.letter}, gaps of ${fit.gap} = ${fit.used} of ${there.h}`,
+				`letters start at dots ${letterStarts(fit, drawn.length).join(', ')} down`
+			],
+			marks: () => [lettersAlong(drawn, fit, 0, 'column')]
+		}
+	];
+}
+
 /**
  * A word in drawn letters over the width of its room: the largest letters up to the height (default 6)
- * win, then the widest gaps; letters narrower than 2 squares are refused. (Common practice.)
+ * win, then the widest gaps. Where one line would leave them narrower than 2 squares, or than asked
+ * for, the word stands in two lines or upright down the side. (Common practice.)
  */
 export const title: Form = {
 	id: 'title',
@@ -38,39 +124,36 @@ export const title: Form = {
 		const { letter } = setting.wish;
 		const height = Math.min(there.h, letter ?? usualHeight);
 		const wanted = letter === undefined ? undefined : letteringOf(drawn.length, there.w, letter);
-		const spaced = fitLettering(drawn.length, there.w, height);
-		const free =
-			spaced && spaced.letter >= 2 ? spaced : fitLettering(drawn.length, there.w, height, true);
+		const free = largest(drawn.length, there.w, height);
 		const fit = wanted ? (wanted.fits ? wanted.lettering : undefined) : free;
-		if (!fit || (letter === undefined && fit.letter < 2) || fit.letter > there.h) {
-			const largest =
-				free && free.letter > 0 ? `; the largest letters that fit are ${free.letter} wide` : '';
-			const least = letter ?? 2;
-			const misfit = tooSmall(
-				`“${drawn.join('')}” in letters of ${least}`,
-				{ w: drawn.length * least + (letter === undefined ? 0 : drawn.length - 1), h: least },
-				there
+		const least = letter ?? leastLetter;
+		if (fit && fit.letter >= least && fit.letter <= there.h)
+			return ranked(
+				[
+					{
+						room: { span: 'page', w: there.w, h: fit.letter },
+						discomfort: fit.gap === 0 && drawn.length > 1 ? 20 : 0,
+						stretches: false,
+						facts: { letter: fit.letter, gap: fit.gap, used: fit.used },
+						why: sums(fit, drawn.length, there.w),
+						marks: () => [lettersAlong(drawn, fit, 0, 'line')]
+					}
+				],
+				() => tooSmall('Lettering', there, there)
 			);
-			return ranked([], () => ({ ...misfit, reason: misfit.reason + largest }));
-		}
+		const others = [...inTwoLines(drawn, there, height), ...downTheSide(drawn, there, height)];
 		return ranked(
-			[
-				{
-					room: { span: 'page', w: there.w, h: fit.letter },
-					discomfort: fit.gap === 0 && drawn.length > 1 ? 20 : 0,
-					stretches: false,
-					facts: { letter: fit.letter, gap: fit.gap, used: fit.used },
-					why: sums(fit, drawn.length, there.w),
-					marks: () => [
-						drawn.flatMap((character, index): Mark[] => {
-							const x = letterStarts(fit, drawn.length)[index] ?? 0;
-							const rect = { x, y: 0, w: fit.letter, h: fit.letter };
-							return character === ' ' ? [] : [text(character, rect, 'lettering')];
-						})
-					]
-				}
-			],
-			() => tooSmall('Lettering', there, there)
+			others.filter(({ facts }) => (facts.letter ?? 0) >= least),
+			() => {
+				const misfit = tooSmall(
+					`“${drawn.join('')}” in letters of ${least}`,
+					{ w: drawn.length * least + (letter === undefined ? 0 : drawn.length - 1), h: least },
+					there
+				);
+				const most =
+					free && free.letter > 0 ? `; the largest letters that fit are ${free.letter} wide` : '';
+				return { ...misfit, reason: misfit.reason + most };
+			}
 		);
 	}
 };

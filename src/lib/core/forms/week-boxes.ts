@@ -16,24 +16,26 @@ const leastBox = 4;
 
 /**
  * A week in eight boxes over a spread, 2 × 2 a page, seven days and a spare; or six boxes on one page,
- * the last two days sharing one. Gaps of 1; `frame` stands in from the outer edge.
+ * the last two days sharing one. Gaps of 1; `frame` stands in from the outer edge; `shift` lowers every
+ * other column.
  * (Common practice.)
  */
 export const weekBoxes: Form = {
 	id: 'week-boxes',
 	name: 'Week in boxes',
 	spans: ['spread', 'page'],
-	fields: ['week', 'gap', 'frame'],
+	fields: ['week', 'gap', 'frame', 'shift'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const gap = setting.wish.gap ?? usualGap;
 		const inset = setting.wish.frame ?? 0;
+		const shift = setting.wish.shift ?? 0;
 		const rows = room.span === 'page' ? 3 : 2;
 		const w = Math.floor((there.w - inset - gap) / 2);
-		const h = Math.floor((there.h - (rows - 1) * gap) / rows);
+		const h = Math.floor((there.h - shift - (rows - 1) * gap) / rows);
 		const layouts: Layout[] = [];
 		if (w >= leastBox && h >= leastBox) {
-			const size = { w: there.w, h: rows * h + (rows - 1) * gap };
+			const size = { w: there.w, h: rows * h + (rows - 1) * gap + shift };
 			layouts.push({
 				room:
 					room.span === 'page'
@@ -51,34 +53,36 @@ export const weekBoxes: Form = {
 					down: rows,
 					gap,
 					week: weekNumberOf(setting),
+					shift,
 					over: there.w - inset - 2 * w - gap
 				},
 				why: [
 					`${inset > 0 ? `(${there.w} − ${inset})` : there.w} across: 2 × ${w} + gap ${gap} = ${2 * w + gap}`,
-					`${rows} × ${h}${rows > 1 ? ` + ${rows - 1} × ${gap}` : ''} = ${size.h} of ${there.h} down`
+					`${rows} × ${h}${rows > 1 ? ` + ${rows - 1} × ${gap}` : ''}${shift > 0 ? ` + shift ${shift}` : ''} = ${size.h} of ${there.h} down`
 				],
 				marks: () =>
 					room.span === 'page'
-						? [sixBoxes(setting, boxesAt(inset, w, h, gap, 3))]
+						? [sixBoxes(setting, boxesAt(inset, { w, h }, gap, 3, shift))]
 						: [
-								fourBoxes(setting, boxesAt(inset, w, h, gap, 2), 0),
-								fourBoxes(setting, boxesAt(0, w, h, gap, 2), 4)
+								fourBoxes(setting, boxesAt(inset, { w, h }, gap, 2, shift), 0),
+								fourBoxes(setting, boxesAt(0, { w, h }, gap, 2, shift), 4)
 							]
 			});
 		}
 		return ranked(layouts, () => {
-			const least: Size = { w: inset + 2 * leastBox + gap, h: rows * leastBox + (rows - 1) * gap };
+			const high = rows * leastBox + (rows - 1) * gap + shift;
+			const least: Size = { w: inset + 2 * leastBox + gap, h: high };
 			return tooSmall('A week in boxes', least, there);
 		});
 	}
 };
 
-/** Boxes of a page, column by column. */
-function boxesAt(x: number, w: number, h: number, gap: number, rows: number): Rect[] {
+/** Boxes of a page, column by column; the second column stands lower. */
+function boxesAt(x: number, { w, h }: Size, gap: number, rows: number, shift: number): Rect[] {
 	return [0, 1].flatMap((column) =>
 		Array.from({ length: rows }, (_, row) => ({
 			x: x + column * (w + gap),
-			y: row * (h + gap),
+			y: row * (h + gap) + column * shift,
 			w,
 			h
 		}))

@@ -73,6 +73,24 @@ describe('weekly pages', () => {
 		]);
 	});
 
+	test('boxes of every other column stand lower where that is asked for', () => {
+		const straight = draw('week-boxes', { week: 3 }, spread);
+		const shifted = draw('week-boxes', { week: 3, shift: 4 }, spread);
+		const tops = ({ parts }: typeof straight) =>
+			parts.map((marks) => [
+				...new Set(
+					marks.flatMap((mark) => (mark.kind === 'line' && mark.y1 === mark.y2 ? [mark.y1] : []))
+				)
+			]);
+		// Four boxes a page: two tops and two bottoms, and as many again 4 squares lower.
+		expect(tops(straight).map(({ length }) => length)).toEqual([4, 4]);
+		expect(tops(shifted).map(({ length }) => length)).toEqual([8, 8]);
+		expect(shifted.facts).toMatchObject({
+			shift: 4,
+			cell: { h: (straight.facts.cell?.h ?? 0) - 2 }
+		});
+	});
+
 	test.each(['week-columns', 'week-staggered', 'week-boxes'])(
 		'%s shows every day of the week once',
 		(id) => {

@@ -119,6 +119,8 @@ export interface FormParameters {
 	readonly folded?: readonly number[];
 	/** Squares that a frame stands in from the outer edge. */
 	readonly frame?: number;
+	/** Squares by which every other column of boxes stands lower. */
+	readonly shift?: number;
 	readonly events?: readonly PlannedEvent[];
 	/** Events that find no room in their cell stand in a side column. */
 	readonly overflow?: boolean;

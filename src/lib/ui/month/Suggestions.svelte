@@ -34,6 +34,7 @@
 	value={desk.month.aim}
 	onValueChange={choose}
 	aria-label="Three ways to fit the month"
+	aria-busy={desk.suggesting}
 	class="grid grid-cols-3 border-y border-hairline"
 >
 	{#each aims as { value, label } (value)}

@@ -127,7 +127,7 @@
 {/if}
 {#if has('columns')}
 	<LinesField
-		label="Columns, one a line: “Item 6” squares wide, or “Item = the longest value”"
+		label="Columns, one a line: “Item 6” squares wide, or “Item = the longest value”; ¤ becomes your currency"
 		value={wish.columns ?? []}
 		format={columnLines}
 		onchange={(columns) => onchange({ columns })}

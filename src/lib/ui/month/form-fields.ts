@@ -138,5 +138,15 @@ export const numberParameters: readonly NumberParameter[] = [
 		value: (wish) => wish.frame,
 		chosen: () => 0,
 		set: (frame) => ({ frame })
+	},
+	{
+		name: 'shift',
+		label: 'Every other column lower by',
+		least: 0,
+		most: 20,
+		unit: 'squares',
+		value: (wish) => wish.shift,
+		chosen: (facts) => facts.shift,
+		set: (shift) => ({ shift })
 	}
 ];

@@ -46,6 +46,8 @@ export class MonthDesk {
 	/** The wish that is being edited, shown in the run as well. */
 	chosen = $state<string>();
 	planning = $state(false);
+	/** Whether the suggestions are being worked out anew. */
+	suggesting = $state(false);
 	/** Whether the planner can be asked; on the server it cannot. */
 	opened = $state(false);
 	/** The three aims in a few numbers each, for the plan that is shown; empty while they are worked out. */
@@ -245,9 +247,12 @@ export class MonthDesk {
 	}
 
 	private async suggest(plan: Plan): Promise<void> {
-		this.suggestions = [];
+		// The old ones stay until the new ones are known: most changes leave them as they are.
+		this.suggesting = true;
 		const suggestions = await this.planner?.suggest(plan);
-		if (suggestions && plan === this.plan) this.suggestions = suggestions;
+		if (!suggestions || plan !== this.plan) return;
+		this.suggestions = suggestions;
+		this.suggesting = false;
 	}
 
 	private planFor(month: KeptMonth): Plan {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { planOf, planRun } from '$lib/core/fit';
+	import { emptyRun, planOf } from '$lib/core/fit';
 	import { checked, notebookSchema } from '$lib/core/formats';
 	import { defaultHand } from '$lib/core/hand';
 	import type { Notebook } from '$lib/core/paper';
@@ -25,7 +25,7 @@
 {#if plan}
 	<SpreadPicture
 		{plan}
-		run={planRun(plan)}
+		run={emptyRun}
 		spread={{ left: 2, right: 3 }}
 		ruler
 		numbered={false}
