@@ -5,6 +5,7 @@ import {
 	pack,
 	PackingCache,
 	solve,
+	usualEffort,
 	type Effort,
 	type Problem,
 	type Progress
@@ -86,6 +87,29 @@ test('pages cut at random come back as exactly so many pages', () => {
 		expect(bound, `seed ${seed}`).toBe(best.cost);
 		const used = best.places.map((place) => (place ? place.page + 1 : Infinity));
 		expect(Math.max(...used), `seed ${seed}`).toBe(pages);
+	}
+});
+
+test('whenever it is broken off there is a legal run, and its bound holds', () => {
+	const problems = [
+		...seeds(40).map((seed) => smallProblem(1000 + seed)),
+		...seeds(3).map((seed) => ordinaryMonth(20, seed, 'balanced')),
+		...seeds(2).map((seed) => ordinaryMonth(20, seed, 'balanced', 3))
+	];
+	for (const problem of problems) {
+		const states: Progress[] = [];
+		const fine: Effort = { ...usualEffort, between: 50 };
+		const solving = solve(problem, new PackingCache(), fine);
+		let state = solving.next();
+		for (; !state.done; state = solving.next()) states.push(state.value);
+		const { cost } = state.value.best;
+		let last = Infinity;
+		for (const { best, bound } of states) {
+			expect(bound).toBeLessThanOrEqual(cost);
+			expect(best.cost).toBeLessThanOrEqual(last);
+			if (best.cost < last) expect(faultsOf(problem, best)).toEqual([]);
+			last = best.cost;
+		}
 	}
 });
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { a5, anyPlan, planWith, small } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
+import { kinds } from '../catalogue';
 import { pageMarks, pieceMarks, planRun, remediesFor } from '.';
 
 const pagesOf = (run: ReturnType<typeof planRun>, wish: string) =>
@@ -135,6 +136,16 @@ describe('what finds no place says what is missing', () => {
 			})
 		).toBe('the notebook has no free page');
 	});
+});
+
+test('a month of thirty kinds is fitted whole', () => {
+	const wishes = Array.from({ length: 30 }, (_, index) => {
+		const kind = kinds[(index * 7) % kinds.length];
+		return { ...kind?.start, id: `w${index}`, kind: kind?.id ?? 'cover' };
+	});
+	const run = planRun(planWith(wishes));
+	expect(run).toMatchObject({ unplaced: [], optimal: true });
+	expect(brokenRules(planWith(wishes), run)).toEqual([]);
 });
 
 test('fewer pages are used when they weigh most', () => {

@@ -37,7 +37,7 @@ const promised = (outlook: Outlook, { page, next, fillers, top }: State) =>
 
 /**
  * The states that a run cheaper than `most` may pass. Of each page's states only the `width` most
- * promising are followed. Hands over after each state.
+ * promising are followed; from the others there is only the end. Hands over after each state.
  */
 export function* build(
 	moves: Moves,
@@ -83,6 +83,7 @@ export function* build(
 				graph.push(from);
 				if (from.promise > limit) {
 					whole = false;
+					from.edges.push({ move: moves.giveUp(from.state), to: undefined });
 					continue;
 				}
 				const worth: Worth = (price, ...left) => from.before + price + outlook.rest(...left) < most;

@@ -4,6 +4,7 @@ import type { Group } from './group';
 import type { OptionList } from './option-list';
 import type { PackingCache } from './packing-cache';
 import { regionOf, type Region } from './region';
+import type { Trade } from './trade';
 
 /** An item, by its index; or any filler of the sort `-1 - member`. */
 export type Member = number;
@@ -71,6 +72,25 @@ export class Groups {
 	/** Whether leaving an item out is tried inside some groups. */
 	optional(item: number): boolean {
 		return this.mayLose(item) || this.paired.has(item);
+	}
+
+	/** The trade of price against area of the ordered items from one place up to another, on any page. */
+	tradeOf(from: number, to: number): Trade {
+		const lists = this.order.slice(from, to).map((item) => this.anyList(item, this.optional(item)));
+		return this.cache.trade(lists, 0);
+	}
+
+	/** The same of some fillers of each sort. */
+	tradeOfFillers(counts: readonly number[]): Trade {
+		const lists = counts.flatMap((count, sort) =>
+			Array.from({ length: count }, () => this.anyList(this.itemOf(-1 - sort), false))
+		);
+		return this.cache.trade(lists, 0);
+	}
+
+	private anyList(item: number, mayLose: boolean): OptionList {
+		const { options, loss } = this.item(item);
+		return this.cache.list(options.flat(), mayLose ? loss : undefined);
 	}
 
 	/** Items that are bound to a page. */

@@ -2,4 +2,4 @@ export * from './problem';
 export { pack } from './packing';
 export { PackingCache } from './packing-cache';
 export { lowerBound } from './lower-bound';
-export { solve, type Effort, type Progress } from './search';
+export { solve, usualEffort, type Effort, type Progress } from './search';

@@ -122,6 +122,12 @@ export class Moves {
 		return moves;
 	}
 
+	/** To end here, whatever is left out. */
+	giveUp(state: State): Move {
+		const end = this.end(state);
+		return { ...end, cost: end.cost + this.lossOf(this.order.slice(state.next)) };
+	}
+
 	private item(index: number): ProblemItem {
 		const item = this.problem.items[index];
 		if (!item) throw new RangeError(`no item ${index}`);

@@ -2,6 +2,7 @@ import type { Fillers } from './fillers';
 import { mostKept, type Groups } from './groups';
 import type { Group } from './group';
 import type { Problem } from './problem';
+import { cheapestFor, type Trade } from './trade';
 
 /** A step from one place in the order to a later one, or to fewer fillers. */
 interface Step {
@@ -14,12 +15,6 @@ interface Step {
 	/** What it costs at least besides the price of its group. */
 	readonly price: number;
 	readonly group: Group | undefined;
-}
-
-/** What some items cost and take at least. */
-interface Least {
-	readonly cost: number;
-	readonly area: number;
 }
 
 /** Rows that a spread takes at least, in steps, so that there are few of them to think of. */
@@ -41,9 +36,8 @@ export class Outlook {
 	private readonly kinds: readonly (readonly number[])[];
 	/** Kinds of spreads, and how high their right pages are at most. */
 	private readonly pairs: readonly { readonly pair: number; readonly height: number }[];
-	private readonly ordered: readonly Least[];
-	/** Fillers that may share a page, as codes, and what they cost and take at least. */
-	private readonly counts: readonly (Least & { readonly code: number })[];
+	/** Fillers that may share a page, as codes, and their price for each area. */
+	private readonly counts: readonly { readonly code: number; readonly trade: Trade }[];
 
 	constructor(
 		private readonly problem: Problem,
@@ -63,7 +57,6 @@ export class Outlook {
 			if (pair !== undefined)
 				heights.set(pair, Math.max(heights.get(pair) ?? 0, pages[page + 1]?.h ?? 0));
 		this.pairs = [...heights].map(([pair, height]) => ({ pair, height }));
-		this.ordered = order.map((item) => this.least(item, groups.optional(item)));
 		this.counts = this.listCounts();
 	}
 
@@ -189,28 +182,23 @@ export class Outlook {
 			if (step.price < (found.get(name)?.price ?? Infinity)) found.set(name, step);
 		};
 		for (const [place, item] of this.order.slice(next, next + mostKept).entries())
-			for (const step of this.under(item, next, (at) => at === next + place, 0))
+			for (const step of this.under(item, next, next + place, 0))
 				if (step.to > next + place) keep(step);
 		for (const [sort, { items }] of this.fillers.sorts.entries()) {
 			const code = this.fillers.one(sort);
-			for (const step of this.under(items[0] ?? 0, next, () => false, code)) keep(step);
+			for (const step of this.under(items[0] ?? 0, next, -1, code)) keep(step);
 		}
 		return found.values();
 	}
 
-	private *under(
-		item: number,
-		next: number,
-		isCarried: (place: number) => boolean,
-		code: number
-	): Generator<Step> {
+	private *under(item: number, next: number, carried: number, code: number): Generator<Step> {
 		const { pageCost, items } = this.problem;
 		for (const { pair, height } of this.pairs)
 			for (const { left, right: rows, cost } of items[item]?.spreads[pair] ?? []) {
 				const whole = rows >= height;
 				const base = cost + pageCost * (whole ? 2 : 1);
 				const top = whole ? 0 : coarse(rows);
-				for (const share of this.within(next, this.largest(left), isCarried)) {
+				for (const share of this.within(next, this.largest(left), carried)) {
 					const taken = share.taken + code;
 					if (this.fillers.without(this.fillers.all, taken) < 0) continue;
 					yield { ...share, taken, top, whole, price: base + share.price, group: undefined };
@@ -220,7 +208,7 @@ export class Outlook {
 
 	/** The right page of a spread, below it. */
 	private *beside(next: number, top: number): Generator<Step> {
-		for (const share of this.within(next, this.largest(top), () => false))
+		for (const share of this.within(next, this.largest(top), -1))
 			yield {
 				...share,
 				top: 0,
@@ -230,18 +218,22 @@ export class Outlook {
 			};
 	}
 
-	/** Items from a place in the order on, and fillers, that take no more than an area. */
-	private *within(next: number, free: number, isFree: (place: number) => boolean) {
-		let cost = 0;
-		let area = 0;
+	/**
+	 * Items from a place in the order on, and fillers, that take no more than an area. The item at
+	 * `carried` is not among them.
+	 */
+	private *within(next: number, free: number, carried: number) {
 		for (let to = next; to <= this.order.length && to - next <= mostKept; to++) {
-			for (const count of this.counts)
-				if (area + count.area <= free) yield { to, taken: count.code, price: cost + count.cost };
-			const least = this.ordered[to];
-			if (!least || isFree(to)) continue;
-			cost += least.cost;
-			area += least.area;
-			if (area > free) return;
+			const before = this.groups.tradeOf(next, Math.min(to, Math.max(next, carried)));
+			const after = this.groups.tradeOf(Math.min(to, Math.max(next, carried + 1)), to);
+			let any = false;
+			for (const { code, trade } of this.counts) {
+				const price = togetherFor([before, after, trade], free);
+				if (price === Infinity) continue;
+				any = true;
+				yield { to, taken: code, price };
+			}
+			if (!any) return;
 		}
 	}
 
@@ -249,30 +241,29 @@ export class Outlook {
 		return Math.max(0, ...this.problem.pages.map(({ w, h }) => w * (h - top)));
 	}
 
-	private least(index: number, optional: boolean): Least {
-		const item = this.problem.items[index];
-		const sizes = item?.options.flat() ?? [];
-		const costs = sizes.map(({ cost }) => cost);
-		return {
-			cost: Math.min(...costs, ...(optional ? [this.lossOf(index)] : [])),
-			area: optional ? 0 : Math.min(...sizes.map(({ w, h }) => w * h))
-		};
-	}
-
 	private listCounts() {
-		const least = this.fillers.sorts.map(({ items }) => this.least(items[0] ?? 0, false));
 		const free = this.largest(0);
-		let counts = [{ code: 0, cost: 0, area: 0 }];
-		for (const [sort, { items }] of this.fillers.sorts.entries()) {
-			const { cost, area } = least[sort] ?? { cost: 0, area: 0 };
-			counts = counts.flatMap((count) =>
-				Array.from({ length: items.length + 1 }, (_, more) => ({
-					code: count.code + more * this.fillers.one(sort),
-					cost: more > 0 ? count.cost + more * cost : count.cost,
-					area: more > 0 ? count.area + more * area : count.area
-				})).filter((sum) => sum.area <= free)
-			);
-		}
-		return counts;
+		let counts: number[][] = [[]];
+		for (const { items } of this.fillers.sorts)
+			counts = counts
+				.flatMap((count) => Array.from({ length: items.length + 1 }, (_, more) => [...count, more]))
+				.filter((count) => togetherFor([this.groups.tradeOfFillers(count)], free) < Infinity);
+		return counts.map((count) => ({
+			code: this.fillers.code(count),
+			trade: this.groups.tradeOfFillers(count)
+		}));
 	}
+}
+
+/** Least price at which several parts together take at most this area. */
+function togetherFor(trades: readonly Trade[], area: number): number {
+	const [first, ...rest] = trades;
+	if (!first) return 0;
+	if (rest.length === 0) return cheapestFor(first, area);
+	let least = Infinity;
+	for (const [index, taken] of first.areas.entries()) {
+		if (taken > area) break;
+		least = Math.min(least, (first.costs[index] ?? 0) + togetherFor(rest, area - taken));
+	}
+	return least;
 }
