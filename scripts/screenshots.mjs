@@ -55,6 +55,12 @@ await picture('kinds', `${month}/kinds`, {
 });
 await picture('page-desk', `${month}/pages/66`, { act: (page) => page.mouse.move(640, 420) });
 await picture('guide', `${month}/guide/64`, { act: (page) => page.keyboard.press('ArrowDown') });
+await picture('follow', `${month}/guide/64`, {
+	act: async (page) => {
+		await page.getByRole('button', { name: 'Follow step by step' }).click();
+		for (let step = 0; step < 5; step++) await page.keyboard.press(' ');
+	}
+});
 await picture('notebook', book);
 await picture('measure', `${book}/measure`, {
 	act: (page) => page.getByLabel('length of 20 squares').focus()

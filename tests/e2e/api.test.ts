@@ -60,6 +60,22 @@ describe('the API', () => {
 		expect(run).toMatchObject({ pagesUsed: 4, unplaced: [] });
 	});
 
+	test('guides the hand, in numbers and in words', async () => {
+		const response = await post('/api/v1/guide', JSON.stringify(demo));
+		expect(response.status).toBe(200);
+		const { pages } = await response.json();
+		expect(pages.map(({ page }: { page: number }) => page)).toEqual([12, 13, 14, 15]);
+		expect(pages[2].steps[0]).toMatchObject({
+			kind: 'rule',
+			begin: { count: { across: 0, down: 0 } }
+		});
+		expect(pages[2].checks).toContain('The 1st is a Saturday.');
+		const plain = await post('/api/v1/guide', JSON.stringify(demo), { accept: 'text/plain' });
+		const words = await plain.text();
+		expect(words).toContain('Page 14');
+		expect(words).toContain(pages[2].steps[0].sentence);
+	});
+
 	test('draws it at true size', async () => {
 		const response = await post('/api/v1/plan.pdf', JSON.stringify(demo));
 		expect(response.headers.get('content-type')).toBe('application/pdf');
@@ -78,7 +94,7 @@ describe('the API', () => {
 		['201 wishes', JSON.stringify(documentWith(Array(201).fill({ kind: 'cover' }))), 400],
 		['5 MB', ' '.repeat(5_000_000), 413]
 	])('refuses %s and goes on', async (_, body, status) => {
-		for (const path of ['/api/v1/plan', '/api/v1/plan.pdf']) {
+		for (const path of ['/api/v1/plan', '/api/v1/plan.pdf', '/api/v1/guide']) {
 			const response = await post(path, body);
 			expect(response.status).toBe(status);
 			expect(response.headers.get('content-type')).toBe('application/problem+json');

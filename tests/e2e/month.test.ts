@@ -173,13 +173,38 @@ describe('the page desk and the guide', () => {
 		await page.getByRole('link', { name: 'Guide' }).click();
 		await page.getByRole('heading', { name: 'Page 62, dot by dot' }).waitFor();
 		const current = page.locator('[aria-current="step"]');
-		expect(await current.textContent()).toContain('Rule 40 squares down');
+		expect(await current.textContent()).toContain('Begin at the top left corner');
 		await page.keyboard.press('ArrowDown');
 		await page.keyboard.press(' ');
 		expect(await current.textContent()).toMatch(/^\s*3/);
+		expect(await page.getByLabel('Step 2 is done').isChecked()).toBe(true);
 		await page.keyboard.press('ArrowRight');
 		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
 		expect(await current.textContent()).toMatch(/^\s*1/);
+	});
+
+	test('a page is followed to its end, ticks are kept over a reload, and it is looked over', async () => {
+		await page.getByRole('link', { name: 'Guide' }).click();
+		await page.getByRole('button', { name: 'Follow step by step' }).click();
+		const status = page.getByText(/^Step \d+ of \d+, \d+ done$/);
+		const of = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1]);
+		await page.getByRole('button', { name: 'Done: next' }).click();
+		await page.keyboard.press(' ');
+		await page.getByText(`Step 3 of ${of}, 2 done`).waitFor();
+		await page.reload({ waitUntil: 'networkidle' });
+		await page.getByRole('button', { name: 'Follow step by step' }).click();
+		await page.getByText(`Step 3 of ${of}, 2 done`).waitFor();
+		for (let step = 2; step < of; step++) await page.keyboard.press(' ');
+		await page.getByText(`Step ${of} of ${of}, ${of} done`).waitFor();
+		await page.getByText(/^Nothing goes over the edge/).waitFor();
+		await page.getByRole('button', { name: 'Begin this page anew' }).click();
+		await page.getByText(/0 done$/).waitFor();
+		await page.getByRole('button', { name: 'Show all steps' }).click();
+		await page.getByRole('radio', { name: 'dots' }).click();
+		await page.reload({ waitUntil: 'networkidle' });
+		expect(await page.getByRole('radio', { name: 'dots' }).getAttribute('aria-checked')).toBe(
+			'true'
+		);
 	});
 
 	test('an address beyond the run says so', async () => {

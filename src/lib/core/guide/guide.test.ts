@@ -1,91 +1,107 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
-import { line, mergeLines, type LineMark } from '../draw';
-import { pageMarks, planRun } from '../fit';
+import { ruleByCounting } from '../../../../tests/support/guide-robot';
+import { readSentence } from '../../../../tests/support/read-sentences';
+import { kinds } from '../catalogue';
+import { line, mergeLines } from '../draw';
+import { pageMarks, planRun, type Plan } from '../fit';
 import { pageOf } from '../paper';
-import { countingGuide, type Step } from '.';
+import { countingGuide, countsIn, sentenceOf } from '.';
 
-/** Rules a page from the sentences alone, as a hand would: it counts from the named corner. */
-function ruleBySentences(page: { w: number; h: number }, steps: readonly Step[]): LineMark[] {
-	const lines: LineMark[] = [];
-	for (const { sentence } of steps) {
-		const rule = /Rule (\d+) squares? (to the right|down), to dot \((\d+), (\d+)\)/.exec(sentence);
-		const slant = /Rule slantwise to dot \((\d+), (\d+)\)/.exec(sentence);
-		if (!rule && !slant) continue;
-		const corner = /(top|bottom) (left|right) dot/.exec(sentence);
-		const across = /count (?:\d+ (?:up|down) and )?(\d+) (left|right)/.exec(sentence);
-		const down = /(?:count|and) (\d+) (up|down)/.exec(sentence);
-		const start = {
-			x: (corner?.[2] === 'left' ? 0 : page.w) + signed(across),
-			y: (corner?.[1] === 'top' ? 0 : page.h) + signed(down)
-		};
-		if (!rule) {
-			lines.push(line(start.x, start.y, Number(slant?.[1]), Number(slant?.[2])));
-			continue;
-		}
-		const length = Number(rule[1]);
-		const end =
-			rule[2] === 'down'
-				? { x: start.x, y: start.y + length }
-				: { x: start.x + length, y: start.y };
-		expect([end.x, end.y]).toEqual([Number(rule[3]), Number(rule[4])]);
-		const again = /the same (\d+) more times?, (?:every )?(\d+) squares? further (right|down)/.exec(
-			sentence
-		);
-		for (let index = 0; index <= Number(again?.[1] ?? 0); index++) {
-			const by = index * Number(again?.[2] ?? 0);
-			const [dx, dy] = again?.[3] === 'right' ? [by, 0] : [0, by];
-			lines.push(line(start.x + dx, start.y + dy, end.x + dx, end.y + dy));
-		}
-	}
-	return lines;
+/** Pages of a plan's run: size, marks and guide. */
+function guidesOf(plan: Plan) {
+	const run = planRun(plan);
+	return run.pages.map(({ number }) => {
+		const { columns, rows } = pageOf(plan.notebook, number);
+		const page = { w: columns, h: rows };
+		const marks = pageMarks(plan, run, number);
+		return { page, marks, steps: countingGuide(page, marks) };
+	});
 }
 
-function signed(match: RegExpExecArray | null): number {
-	if (!match) return 0;
-	return Number(match[1]) * (match[2] === 'left' || match[2] === 'up' ? -1 : 1);
+function checkByRobot(plan: Plan) {
+	for (const { page, marks, steps } of guidesOf(plan)) {
+		const wanted = marks.flatMap((mark) =>
+			mark.kind === 'line'
+				? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
+				: []
+		);
+		expect(ruleByCounting(page, JSON.stringify(steps))).toEqual(wanted.sort());
+	}
 }
 
 describe('the counting guide', () => {
-	test('is enough to rule every line of every page, and rules none twice', () => {
+	test('a robot that can only count to ten rules every page of 500 random runs by it', () => {
+		fc.assert(fc.property(anyPlan, checkByRobot), { numRuns: 500 });
+	});
+
+	test.each(kinds.map((kind) => [kind.id, kind] as const))('and every %s', (_, kind) => {
+		checkByRobot(planWith([{ ...kind.start, id: 'one', kind: kind.id }]));
+	});
+
+	test('its sentences say what its numbers say', () => {
 		fc.assert(
-			fc.property(anyPlan, (plan) => {
-				const run = planRun(plan);
-				for (const { number } of run.pages) {
-					const { columns, rows } = pageOf(plan.notebook, number);
-					const page = { w: columns, h: rows };
-					const marks = pageMarks(plan, run, number);
-					const wanted = marks.flatMap((mark) => (mark.kind === 'line' ? [mark] : []));
-					const ruled = ruleBySentences(page, countingGuide(page, marks));
-					expect(ruled).toHaveLength(wanted.length);
-					expect(new Set(ruled.map((stroke) => JSON.stringify(stroke)))).toEqual(
-						new Set(wanted.map((stroke) => JSON.stringify(stroke)))
-					);
-				}
+			fc.property(anyPlan, fc.constantFrom('squares' as const, 'dots' as const), (plan, unit) => {
+				for (const { page, steps } of guidesOf(plan))
+					for (const step of steps) {
+						const said = readSentence(sentenceOf(step, page, unit), page);
+						const plain: unknown = JSON.parse(JSON.stringify(step));
+						expect(plain).toMatchObject(said);
+					}
 			}),
-			{ numRuns: 150 }
+			{ numRuns: 100 }
 		);
 	});
 
-	test('counts from the nearest corner and gathers equal distances', () => {
+	test('counts from the nearest dot that is known, and gathers equal distances', () => {
+		const page = { w: 28, h: 40 };
 		const [step] = countingGuide(
-			{ w: 28, h: 40 },
+			page,
 			mergeLines([line(20, 30, 26, 30), line(20, 33, 26, 33), line(20, 36, 26, 36)])
 		);
-		expect(step?.sentence).toBe(
-			'From the bottom right dot count 8 left and 10 up: dot (20, 30). Rule 6 squares to the right, to dot (26, 30). Rule the same 2 more times, every 3 squares further down; the last one starts at dot (20, 36).'
+		expect(step && sentenceOf(step, page)).toBe(
+			'Begin at dot (26, 30), 2 left and 10 up from the bottom right corner. End at dot (20, 30), 6 left from there. Rule the line, and 2 more like it, each 3 squares further down.'
 		);
+	});
+
+	test('ticks every tenth dot where nothing nearer is known', () => {
+		const page = { w: 60, h: 80 };
+		const steps = countingGuide(page, [line(25, 38, 31, 38)]);
+		expect(steps.map((step) => sentenceOf(step, page))).toEqual([
+			'Tick every tenth dot to the right from the top left corner, 2 in all: the last is dot (20, 0).',
+			'Tick every tenth dot down from dot (20, 0), 3 in all: the last is dot (20, 30).',
+			'Begin at dot (25, 38), 5 right and 8 down from dot (20, 30). End at dot (31, 38), 6 right from there. Rule the line.'
+		]);
 	});
 
 	test('writes last, and names every date of the month', () => {
 		const plan = planWith([{ id: 'c', kind: 'month-calendar', form: 'month-grid', span: 'page' }]);
-		const steps = countingGuide({ w: 28, h: 40 }, pageMarks(plan, planRun(plan), 12));
-		const kinds = steps.map((step) => step.kind);
-		expect(kinds.lastIndexOf('rule')).toBeLessThan(kinds.indexOf('tint'));
-		expect(kinds.lastIndexOf('tint')).toBeLessThan(kinds.indexOf('write'));
-		const written = steps.flatMap((step) => (step.kind === 'write' ? step.text.split(' ') : []));
+		const steps = guidesOf(plan).flatMap(({ steps }) => steps);
+		const order = steps.map((step) => step.kind);
+		expect(order.lastIndexOf('rule')).toBeLessThan(order.indexOf('tint'));
+		expect(order.lastIndexOf('tint')).toBeLessThan(order.indexOf('write'));
+		const written = steps.flatMap((step) =>
+			step.kind === 'write' ? step.texts.map(({ text }) => text) : []
+		);
 		for (let day = 1; day <= 31; day++)
 			expect(written.filter((word) => word === String(day))).toHaveLength(1);
+	});
+
+	test('asks for less than half the counts of counting each dot from the top left', () => {
+		const plan = planWith([
+			{ id: 'a', kind: 'cover' },
+			{ id: 'b', kind: 'month-calendar', span: 'spread' },
+			{ id: 'c', kind: 'habits', items: ['Oil', 'Knead', 'Row'].map((name) => ({ name })) }
+		]);
+		let ours = 0;
+		let theirs = 0;
+		for (const { marks, steps } of guidesOf(plan)) {
+			for (const step of steps)
+				if (step.kind === 'rule' || step.kind === 'tick') ours += countsIn(step);
+			for (const mark of marks)
+				if (mark.kind === 'line') theirs += mark.x1 + mark.y1 + mark.x2 + mark.y2;
+		}
+		expect(ours).toBeLessThan(theirs / 2);
 	});
 });

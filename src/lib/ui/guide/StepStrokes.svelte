@@ -1,31 +1,61 @@
 <script lang="ts">
-	import type { Step } from '$lib/core/guide';
+	import { tickedBy, type Step } from '$lib/core/guide';
 
+	/** A step on the drawing of its page, with the dot that one counts from. */
 	let { step }: { step: Step } = $props();
 
 	const strokes = $derived.by(() => {
 		if (step.kind !== 'rule') return [];
-		const { from, to, repeat } = step;
+		const { begin, end, repeat } = step;
 		return Array.from({ length: 1 + (repeat?.times ?? 0) }, (_, index) => {
 			const by = index * (repeat?.every ?? 0);
 			const [dx, dy] = repeat?.direction === 'right' ? [by, 0] : [0, by];
-			return { x1: from.x + dx, y1: from.y + dy, x2: to.x + dx, y2: to.y + dy };
+			return {
+				x1: begin.at.x + dx,
+				y1: begin.at.y + dy,
+				x2: end.at.x + dx,
+				y2: end.at.y + dy
+			};
 		});
 	});
-	const at = $derived(step.kind === 'rule' ? step.from : step.at);
+	const ticks = $derived(step.kind === 'tick' ? tickedBy(step) : []);
+	const reference = $derived(step.kind === 'tick' ? step.reference : step.begin.reference);
+	const at = $derived(step.kind === 'tick' ? ticks.at(-1) : step.begin.at);
 </script>
 
 {#each strokes as stroke (`${stroke.x1} ${stroke.y1}`)}
 	<line {...stroke} class="stroke-calm" stroke-width="0.32" stroke-linecap="round" opacity="0.75" />
 {/each}
+{#each ticks as { x, y } (`${x} ${y}`)}
+	<circle cx={x} cy={y} r="0.4" class="fill-calm" />
+{/each}
 {#if step.kind === 'tint'}
 	<rect
-		x={at.x}
-		y={at.y}
-		width={step.size.w}
-		height={step.size.h}
+		x={step.begin.at.x}
+		y={step.begin.at.y}
+		width={step.end.at.x - step.begin.at.x}
+		height={step.end.at.y - step.begin.at.y}
 		class="fill-none stroke-calm"
 		stroke-width="0.3"
 	/>
+{:else if step.kind === 'write'}
+	{#each step.texts as { at }, index (index)}
+		<circle cx={at.x} cy={at.y} r="0.35" class="fill-calm" />
+	{/each}
 {/if}
-<circle cx={at.x} cy={at.y} r="0.45" class="fill-rubric" />
+<circle
+	cx={reference.x}
+	cy={reference.y}
+	r="0.6"
+	class="fill-none stroke-rubric"
+	stroke-width="0.18"
+/>
+{#if at}
+	<path
+		d="M{reference.x} {reference.y}H{at.x}V{at.y}"
+		class="fill-none stroke-rubric"
+		stroke-width="0.14"
+		stroke-dasharray="0.4 0.4"
+	/>
+	<circle cx={at.x} cy={at.y} r="0.45" class="fill-rubric" />
+{/if}

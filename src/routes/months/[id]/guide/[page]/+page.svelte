@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
-	import { pageMarks } from '$lib/core/fit';
-	import { countingGuide } from '$lib/core/guide';
-	import { pageOf } from '$lib/core/paper';
+	import { onMount, tick, untrack } from 'svelte';
+	import { pageGuide, sentenceOf } from '$lib/core/guide';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
 	import StepStrokes from '$lib/ui/guide/StepStrokes.svelte';
+	import { countedIn } from '$lib/ui/guide/counted-in.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
@@ -14,24 +16,54 @@
 	const current = getMonthDesk();
 	const desk = $derived(current());
 	const open = $derived(openSpread(desk.run, page.params.page));
-	const steps = $derived.by(() => {
-		if (!open) return [];
-		const { columns, rows } = pageOf(desk.plan.notebook, open.page);
-		return countingGuide({ w: columns, h: rows }, pageMarks(desk.plan, desk.run, open.page));
-	});
+	const guide = $derived(open && pageGuide(desk.plan, desk.run, open.page));
+	const steps = $derived(guide?.steps ?? []);
+	const sentences = $derived(
+		guide ? guide.steps.map((step) => unbroken(sentenceOf(step, guide.size, countedIn.unit))) : []
+	);
 	const pages = $derived(desk.run.pages.map((page) => page.number));
-	/** The step one is at; another page begins at its first. */
-	let at = $derived(open ? 0 : 0);
+	/** What is ticked is known to the browser only. */
+	let mounted = $state(false);
+	onMount(() => {
+		mounted = true;
+	});
+	const done = $derived(
+		new DoneSteps(
+			`horarium guide ${desk.id} ${open?.page}`,
+			mounted ? JSON.stringify(guide?.steps) : ''
+		)
+	);
+	/** The step one is at; a page begins at the first that is not done. */
+	let at = $derived.by(() => {
+		const [ticks, last] = [done, Math.max(0, steps.length - 1)];
+		return untrack(() => Math.min(ticks.next(steps.length) ?? last, last));
+	});
+	let following = $state(false);
 	let list = $state<HTMLElement>();
 
 	const address = (number: number) => `/months/${desk.id}/guide/${number}`;
 
 	/** Keeps the two numbers of a dot on one line. */
-	const unbroken = (sentence: string) => sentence.replace(/\((\d+), (\d+)\)/g, '($1,\u00a0$2)');
+	function unbroken(sentence: string): string {
+		return sentence.replace(/\((\d+), (\d+)\)/g, '($1,\u00a0$2)');
+	}
 
 	function show(index: number) {
 		at = Math.min(steps.length - 1, Math.max(0, index));
 		list?.children[at]?.scrollIntoView({ block: 'nearest' });
+	}
+
+	/** Follows, or shows all; the button that ticks takes the keyboard. */
+	async function follow() {
+		following = !following;
+		await tick();
+		document.querySelector<HTMLElement>('[data-done]')?.focus();
+	}
+
+	function tickOff() {
+		const next = at + 1;
+		done.set(at, true);
+		show(next);
 	}
 
 	function turn(by: number) {
@@ -42,8 +74,10 @@
 	function pressed(event: KeyboardEvent) {
 		if (isTyping(event) || event.altKey || event.ctrlKey || event.metaKey) return;
 		const onButton =
-			event.target instanceof HTMLElement && event.target.closest('button, a, summary');
-		if (event.key === 'ArrowDown' || (event.key === ' ' && !onButton)) show(at + 1);
+			event.target instanceof HTMLElement &&
+			event.target.closest('button:not([data-step]), a, summary');
+		if (event.key === 'ArrowDown') show(at + 1);
+		else if (event.key === ' ' && !onButton) tickOff();
 		else if (event.key === 'ArrowUp') show(at - 1);
 		else if (event.key === 'ArrowLeft') turn(-1);
 		else if (event.key === 'ArrowRight') turn(1);
@@ -55,8 +89,13 @@
 <svelte:head><title>Counting guide · Horarium</title></svelte:head>
 <svelte:window onkeydown={pressed} />
 
-<main id="main" class="grid min-h-0 flex-1 gap-6 px-5 py-3 lg:grid-cols-[1fr_27rem]">
-	{#if open}
+<main
+	id="main"
+	class="grid min-h-0 flex-1 gap-6 px-5 py-3 {following
+		? 'lg:grid-cols-[1fr_1fr]'
+		: 'lg:grid-cols-[1fr_27rem]'}"
+>
+	{#if open && guide}
 		<section aria-label="The step on the page" class="min-w-0 self-start lg:sticky lg:top-3">
 			<div class="mx-auto max-w-[calc((100dvh-6rem)*1.42)]">
 				<SpreadPicture
@@ -76,7 +115,14 @@
 			</div>
 		</section>
 		<section aria-label="Counting guide" class="flex min-w-0 flex-col">
-			<h1 class="text-2xl">Page {open.page}, dot by dot</h1>
+			<div class="flex flex-wrap items-baseline justify-between gap-x-4">
+				<h1 class="text-2xl">Page {open.page}, dot by dot</h1>
+				{#if steps.length > 0}
+					<button class="button" aria-pressed={following} onclick={follow}
+						>{following ? 'Show all steps' : 'Follow step by step'}</button
+					>
+				{/if}
+			</div>
 			<nav aria-label="Pages of the run" class="flex flex-wrap gap-1 py-2">
 				{#each pages as number (number)}
 					<a
@@ -90,29 +136,79 @@
 			</nav>
 			{#if steps.length === 0}
 				<p class="text-ink-soft">Nothing is drawn on this page.</p>
+			{:else if following}
+				<p class="pt-3 text-ink-soft" role="status">
+					Step {at + 1} of {steps.length}, {done.count} done
+				</p>
+				<p class="py-3 font-serif text-3xl leading-snug" aria-current="step" aria-live="polite">
+					{sentences[at]}
+				</p>
+				<div class="flex flex-wrap gap-3 py-3">
+					<button
+						class="button min-h-14 px-6 text-xl"
+						disabled={at === 0}
+						onclick={() => show(at - 1)}>Back</button
+					>
+					<button class="button min-h-14 flex-1 px-6 text-xl" data-step data-done onclick={tickOff}
+						>{done.has(at) ? 'Done already: next' : 'Done: next'}</button
+					>
+				</div>
 			{:else}
-				<p class="pb-2 text-ink-soft">
-					Dots are counted from the first one, (0, 0), at the top left. (3, 5) is 3 right and 5
-					down.
+				<div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2 pb-2">
+					<p class="max-w-64 text-ink-soft">
+						The first dot, (0, 0), is at the top left. (3, 5) is 3 right and 5 down. No count goes
+						beyond ten.
+					</p>
+					<Choice
+						label="I count"
+						value={countedIn.unit}
+						options={[
+							{ value: 'squares', label: 'squares' },
+							{ value: 'dots', label: 'dots' }
+						]}
+						onchange={(unit) => (countedIn.unit = unit)}
+					/>
+				</div>
+				<ol bind:this={list} class="flex flex-col">
+					{#each sentences as sentence, index (index)}
+						<li class="flex {index === at ? 'bg-chosen' : ''}">
+							<input
+								type="checkbox"
+								class="mx-2 mt-2.5 size-5 shrink-0 accent-calm"
+								aria-label="Step {index + 1} is done"
+								checked={done.has(index)}
+								onchange={(event) => done.set(index, event.currentTarget.checked)}
+							/>
+							<button
+								data-step
+								class="flex w-full gap-3 border-l-4 px-2 py-1.5 text-left {index === at
+									? 'border-calm'
+									: 'border-transparent hover:bg-sheet'}"
+								aria-current={index === at ? 'step' : undefined}
+								onclick={() => show(index)}
+							>
+								<span class="w-6 shrink-0 text-right font-serif text-lg text-rubric"
+									>{index + 1}</span
+								>
+								<span class={done.has(index) ? 'text-ink-soft' : ''}>{sentence}</span>
+							</button>
+						</li>
+					{/each}
+				</ol>
+			{/if}
+			{#if guide.checks.length > 0}
+				<h2 class="pt-5 pb-1 text-xl">Look it over</h2>
+				<ul class="list-disc pl-6">
+					{#each guide.checks as check (check)}<li>{check}</li>{/each}
+				</ul>
+			{/if}
+			{#if done.count > 0}
+				<p class="pt-4">
+					<button class="button button-quiet" onclick={() => done.clear()}
+						>Begin this page anew</button
+					>
 				</p>
 			{/if}
-			<ol bind:this={list} class="flex flex-col">
-				{#each steps as step, index (index)}
-					<li>
-						<button
-							class="flex w-full gap-3 border-l-4 px-2 py-1.5 text-left {index === at
-								? 'border-calm bg-chosen'
-								: 'border-transparent hover:bg-sheet'}"
-							aria-current={index === at ? 'step' : undefined}
-							onclick={() => show(index)}
-						>
-							<span class="w-6 shrink-0 text-right font-serif text-lg text-rubric">{index + 1}</span
-							>
-							<span>{unbroken(step.sentence)}</span>
-						</button>
-					</li>
-				{/each}
-			</ol>
 		</section>
 	{:else}
 		<NotInRun {desk} />

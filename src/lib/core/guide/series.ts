@@ -1,0 +1,56 @@
+import type { LineMark } from '../draw';
+import { furthest } from './place';
+import type { Repeat } from './steps';
+
+/** A stroke and others like it at equal distances. */
+export interface Series {
+	readonly first: LineMark;
+	readonly repeat?: Repeat;
+}
+
+/** Gathers parallel strokes of equal extent into series of equal distance, no wider than one counts. */
+export function seriesOf(lines: readonly LineMark[]): Series[] {
+	const groups = new Map<string, LineMark[]>();
+	for (const stroke of lines) {
+		const key =
+			stroke.y1 === stroke.y2
+				? `h ${stroke.x1} ${stroke.x2}`
+				: stroke.x1 === stroke.x2
+					? `v ${stroke.y1} ${stroke.y2}`
+					: `s ${stroke.x1} ${stroke.y1} ${stroke.x2} ${stroke.y2}`;
+		groups.set(key, [...(groups.get(key) ?? []), stroke]);
+	}
+	return [...groups.values()].flatMap(evenRuns);
+}
+
+function evenRuns(strokes: readonly LineMark[]): Series[] {
+	const at = (stroke: LineMark) => (stroke.y1 === stroke.y2 ? stroke.y1 : stroke.x1);
+	const sorted = [...strokes].sort((a, b) => at(a) - at(b));
+	const runs: Series[] = [];
+	for (const stroke of sorted) {
+		const last = runs.at(-1);
+		const { times = 0, every = 0 } = last?.repeat ?? {};
+		const distance = last ? at(stroke) - at(last.first) - every * times : Infinity;
+		if (last && distance <= furthest && (times === 0 || distance === every)) {
+			const direction = stroke.y1 === stroke.y2 ? 'down' : 'right';
+			const repeat = { times: times + 1, every: distance, direction } as const;
+			runs[runs.length - 1] = { first: last.first, repeat };
+		} else runs.push({ first: stroke });
+	}
+	return runs;
+}
+
+/** All strokes of a series, in their order. */
+export function strokesOf({ first, repeat }: Series): LineMark[] {
+	return Array.from({ length: 1 + (repeat?.times ?? 0) }, (_, index) => {
+		const by = index * (repeat?.every ?? 0);
+		const [dx, dy] = repeat?.direction === 'right' ? [by, 0] : [0, by];
+		return {
+			...first,
+			x1: first.x1 + dx,
+			x2: first.x2 + dx,
+			y1: first.y1 + dy,
+			y2: first.y2 + dy
+		};
+	});
+}

@@ -1,0 +1,72 @@
+import type { Size } from '../../src/lib/core/paper';
+
+/**
+ * A robot that can only count. It knows a page's size and the numbers of its guide as plain data, starts
+ * every count at a corner or at a dot it has marked before, refuses to count beyond ten, and tells which
+ * lines it has ruled. It shares no code with the guide.
+ */
+export function ruleByCounting(page: Size, guide: string): string[] {
+	const known = new Set<string>();
+	const mark = (x: number, y: number) => known.add(`${x} ${y}`);
+	for (const x of [0, page.w]) for (const y of [0, page.h]) mark(x, y);
+	const ruled: string[] = [];
+	const steps: readonly Numbers[] = JSON.parse(guide);
+	for (const step of steps) {
+		if (step.kind === 'tick') {
+			const start = step.reference;
+			const by = { right: [10, 0], left: [-10, 0], down: [0, 10], up: [0, -10] }[
+				step.direction ?? ''
+			];
+			if (!start || !by || !known.has(`${start.x} ${start.y}`))
+				throw new Error('no place to tick from');
+			for (let time = 1; time <= (step.times ?? 0); time++)
+				mark(start.x + time * (by[0] ?? 0), start.y + time * (by[1] ?? 0));
+			continue;
+		}
+		const begin = find(step.begin, known);
+		if (step.kind === 'write') continue;
+		const end = find(step.end, new Set([...known, `${begin.x} ${begin.y}`]));
+		if (step.kind === 'tint') continue;
+		const { times = 0, every = 0, direction = 'down' } = step.repeat ?? {};
+		if (every > 10) throw new Error(`a count of ${every}`);
+		for (let time = 0; time <= times; time++) {
+			const [dx, dy] = direction === 'right' ? [time * every, 0] : [0, time * every];
+			const from = [begin.x + dx, begin.y + dy];
+			const to = [end.x + dx, end.y + dy];
+			mark(from[0] ?? 0, from[1] ?? 0);
+			mark(to[0] ?? 0, to[1] ?? 0);
+			ruled.push([from.join(), to.join()].sort().join(' – '));
+		}
+	}
+	return ruled.sort();
+}
+
+interface Numbers {
+	readonly kind: string;
+	readonly reference?: Point;
+	readonly direction?: string;
+	readonly times?: number;
+	readonly begin?: Found;
+	readonly end?: Found;
+	readonly repeat?: { readonly times: number; readonly every: number; readonly direction: string };
+}
+
+interface Point {
+	readonly x: number;
+	readonly y: number;
+}
+
+interface Found {
+	readonly reference: Point;
+	readonly count: { readonly across: number; readonly down: number };
+}
+
+function find(place: Found | undefined, known: ReadonlySet<string>): Point {
+	if (!place) throw new Error('a place is missing');
+	const { reference, count } = place;
+	if (!known.has(`${reference.x} ${reference.y}`))
+		throw new Error(`dot (${reference.x}, ${reference.y}) is not known yet`);
+	if (Math.abs(count.across) > 10 || Math.abs(count.down) > 10)
+		throw new Error(`a count of ${count.across} and ${count.down}`);
+	return { x: reference.x + count.across, y: reference.y + count.down };
+}
