@@ -207,6 +207,22 @@ describe('the page desk and the guide', () => {
 		);
 	});
 
+	test('tick strips of one page and of all pages are printed from the guide', async () => {
+		await page.getByRole('link', { name: 'Guide' }).click();
+		await page.getByLabel('Paper').selectOption('letter');
+		for (const [name, least] of [
+			['Strips of page 62 (PDF)', 1],
+			['Of all pages (PDF)', 3]
+		] as const) {
+			const href = await page.getByRole('link', { name }).getAttribute('href');
+			const response = await context.request.get(`${app.address}${href}`);
+			const { pages } = await readPdf(new Uint8Array(await response.body()));
+			expect(pages.length).toBeGreaterThanOrEqual(least);
+			expect(pages[0]?.widthMm).toBeCloseTo(279.4, 1);
+			expect(pages[0]?.text).toContain('Page 62, along the top');
+		}
+	});
+
 	test('an address beyond the run says so', async () => {
 		await page.goto(`${page.url()}/pages/9999`);
 		await page.getByText('This page is not part of the month’s run.').waitFor();

@@ -3,8 +3,11 @@ import { describe, expect, test } from 'vitest';
 import { pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
 import { checked, planSchema, toPlan } from '../../src/lib/core/formats';
 import { correctionFor, dotMm, pageOf } from '../../src/lib/core/paper';
+import { pageGuide, tickStrips } from '../../src/lib/core/guide';
+import { renderStrips } from '../../src/lib/core/render/strips-pdf';
 import { renderPdf } from '../../src/lib/core/render/pdf';
-import { renderCheckSheet, sheetsMm } from '../../src/lib/core/render/check-sheet';
+import { sheetsMm } from '../../src/lib/core/render';
+import { renderCheckSheet } from '../../src/lib/core/render/check-sheet';
 import { checkSheetFont, pdfFonts } from '../../src/lib/server/fonts';
 import demoMonth from '../../demo/month.json';
 import { anyPlan } from '../support/arbitraries';
@@ -93,6 +96,38 @@ describe('the PDF read back', () => {
 			expect(corrected.strokes[at]?.y2).toBeCloseTo(stroke.y2, 2);
 		});
 	});
+
+	test.each(['a4', 'letter'] as const)(
+		'tick strips on %s: every tick as far along as the notebook’s dot, corrected for the printer',
+		async (sheet) => {
+			const plan = demoPlan();
+			const run = planRun(plan);
+			const guides = run.pages.map(({ number }) => pageGuide(plan, run, number));
+			const { pitchMm } = plan.notebook;
+			const correction = correctionFor({ acrossMm: 99, downMm: 98 });
+			const bytes = await renderStrips(guides, pitchMm, sheet, checkSheetFont(), correction);
+			const { pages } = await readPdf(bytes);
+			const strips = guides.flatMap(({ steps }) => {
+				const { top, side } = tickStrips(steps);
+				return top.length > 0 ? [top, side] : [];
+			});
+			// A strip's edge is its one long line across the sheet, which is drawn before its ticks.
+			const read = pages.flatMap(({ strokes }) => strokes);
+			const edges = read.flatMap((stroke, at) => (stroke.x2 - stroke.x1 > 30 ? [at] : []));
+			expect(edges).toHaveLength(strips.length);
+			for (const [index, at] of edges.entries()) {
+				const edge = read[at];
+				for (const [tick, { at: square }] of (strips[index] ?? []).entries()) {
+					const stroke = read[at + 1 + tick];
+					expect(Math.abs((stroke?.y1 ?? 0) - (edge?.y1 ?? 0))).toBeLessThan(toleranceMm);
+					const wanted = (square * pitchMm * 100) / 98;
+					expect(Math.abs((stroke?.x1 ?? 0) - (edge?.x1 ?? 0) - wanted)).toBeLessThan(toleranceMm);
+				}
+			}
+			const text = pages.map((page) => page.text).join(' ');
+			expect(text).toContain(`Page ${guides[0]?.page}, along the top`);
+		}
+	);
 
 	test.each(['a4', 'letter'] as const)(
 		'the check sheet on %s has bars of 100 mm',

@@ -2,12 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { ruleByCounting } from '../../../../tests/support/guide-robot';
+import { linesFromStrips } from '../../../../tests/support/strip-robot';
 import { readSentence } from '../../../../tests/support/read-sentences';
 import { kinds } from '../catalogue';
 import { line, mergeLines } from '../draw';
 import { pageMarks, planRun, type Plan } from '../fit';
 import { pageOf } from '../paper';
-import { countingGuide, countsIn, sentenceOf } from '.';
+import { countingGuide, countsIn, sentenceOf, tickStrips } from '.';
 
 /** Pages of a plan's run: size, marks and guide. */
 function guidesOf(plan: Plan) {
@@ -28,11 +29,13 @@ function checkByRobot(plan: Plan) {
 				: []
 		);
 		expect(ruleByCounting(page, JSON.stringify(steps))).toEqual(wanted.sort());
+		const { top, side } = tickStrips(steps);
+		expect(linesFromStrips(top, side)).toEqual(wanted);
 	}
 }
 
 describe('the counting guide', () => {
-	test('a robot that can only count to ten rules every page of 500 random runs by it', () => {
+	test('robots rule every page of 500 random runs, counting to ten or by the tick strips', () => {
 		fc.assert(fc.property(anyPlan, checkByRobot), { numRuns: 500 });
 	});
 

@@ -1,14 +1,7 @@
 import PDFDocument from 'pdfkit';
 import { barMm } from '../paper';
 import { collectPdf, pointsPerMm } from './pdf-file';
-
-/** Paper that printers take, in mm: A4 of ISO 216 and US Letter (8.5 × 11 inches). */
-export const sheetsMm = {
-	a4: { width: 210, height: 297 },
-	letter: { width: 215.9, height: 279.4 }
-} as const;
-
-export type SheetName = keyof typeof sheetsMm;
+import { sheetsMm, type SheetName } from './sheets';
 
 const left = 40;
 const top = 60;

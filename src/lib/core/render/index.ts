@@ -1,1 +1,2 @@
 export * from './lettering-size';
+export * from './sheets';

@@ -1,23 +1,19 @@
 <script lang="ts">
-	import { tickedBy, type Step } from '$lib/core/guide';
+	import { strokesFrom, tickedBy, type Step } from '$lib/core/guide';
 
 	/** A step on the drawing of its page, with the dot that one counts from. */
 	let { step }: { step: Step } = $props();
 
-	const strokes = $derived.by(() => {
-		if (step.kind !== 'rule') return [];
-		const { begin, end, repeat } = step;
-		return Array.from({ length: 1 + (repeat?.times ?? 0) }, (_, index) => {
-			const by = index * (repeat?.every ?? 0);
-			const [dx, dy] = repeat?.direction === 'right' ? [by, 0] : [0, by];
-			return {
-				x1: begin.at.x + dx,
-				y1: begin.at.y + dy,
-				x2: end.at.x + dx,
-				y2: end.at.y + dy
-			};
-		});
-	});
+	const strokes = $derived(
+		step.kind !== 'rule'
+			? []
+			: strokesFrom(step).map(({ begin, end }) => ({
+					x1: begin.x,
+					y1: begin.y,
+					x2: end.x,
+					y2: end.y
+				}))
+	);
 	const ticks = $derived(step.kind === 'tick' ? tickedBy(step) : []);
 	const reference = $derived(step.kind === 'tick' ? step.reference : step.begin.reference);
 	const at = $derived(step.kind === 'tick' ? ticks.at(-1) : step.begin.at);

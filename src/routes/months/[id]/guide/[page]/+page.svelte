@@ -5,6 +5,7 @@
 	import { pageGuide, sentenceOf } from '$lib/core/guide';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
+	import StripLinks from '$lib/ui/guide/StripLinks.svelte';
 	import StepStrokes from '$lib/ui/guide/StepStrokes.svelte';
 	import { countedIn } from '$lib/ui/guide/counted-in.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
@@ -13,6 +14,7 @@
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 
+	let { data } = $props();
 	const current = getMonthDesk();
 	const desk = $derived(current());
 	const open = $derived(openSpread(desk.run, page.params.page));
@@ -201,6 +203,14 @@
 				<ul class="list-disc pl-6">
 					{#each guide.checks as check (check)}<li>{check}</li>{/each}
 				</ul>
+			{/if}
+			{#if steps.length > 0}
+				<StripLinks
+					monthId={desk.id}
+					page={open.page}
+					printers={data.printers}
+					locale={data.locale}
+				/>
 			{/if}
 			{#if done.count > 0}
 				<p class="pt-4">

@@ -1,0 +1,55 @@
+<script lang="ts">
+	import { usualSheet } from '$lib/core/render';
+
+	interface Props {
+		monthId: string;
+		page: number;
+		printers: readonly { readonly id: string; readonly name: string }[];
+		locale: string;
+	}
+	let { monthId, page, printers, locale }: Props = $props();
+
+	let printer = $state('');
+	let chosen = $state<'a4' | 'letter'>();
+	const paper = $derived(chosen ?? usualSheet(locale));
+
+	const address = (only?: number) =>
+		`/app/months/${monthId}/strips.pdf?paper=${paper}` +
+		(only === undefined ? '' : `&page=${only}`) +
+		(printer ? `&printer=${printer}` : '');
+</script>
+
+<h2 class="pt-5 pb-1 text-xl">Or without counting at all</h2>
+<p class="max-w-prose text-ink-soft">
+	Print tick strips, cut them along the edge and lay them on the page: one along the top, one down
+	the side. Each tick is a dot, each number a step of this guide: “8…” where its line begins, “…8”
+	where it ends, “8” where it stands with both.
+</p>
+<div class="flex flex-wrap items-end gap-3 pt-2">
+	<label class="flex flex-col gap-0.5">
+		<span class="text-sm text-ink-soft">Paper</span>
+		<select
+			class="field"
+			value={paper}
+			onchange={(event) => (chosen = event.currentTarget.value === 'letter' ? 'letter' : 'a4')}
+		>
+			<option value="a4">A4</option>
+			<option value="letter">US Letter</option>
+		</select>
+	</label>
+	{#if printers.length > 0}
+		<label class="flex flex-col gap-0.5">
+			<span class="text-sm text-ink-soft">Printer</span>
+			<select class="field" bind:value={printer}>
+				<option value="">one that prints true</option>
+				{#each printers as { id, name } (id)}<option value={id}>{name}</option>{/each}
+			</select>
+		</label>
+	{/if}
+	<a class="button" href={address(page)} target="_blank" rel="noopener" data-sveltekit-reload
+		>Strips of page {page} (PDF)</a
+	>
+	<a class="button" href={address()} target="_blank" rel="noopener" data-sveltekit-reload
+		>Of all pages (PDF)</a
+	>
+</div>
