@@ -60,6 +60,21 @@ describe('the API', () => {
 		expect(run).toMatchObject({ pagesUsed: 4, unplaced: [] });
 	});
 
+	test('puts two pages on a sheet, and says so when they do not fit', async () => {
+		const small = documentWith([{ id: 'cover', kind: 'cover' }], {
+			notebook: { ...demo.notebook, pageMm: { width: 130, height: 205 }, columns: 24, rows: 38 }
+		});
+		const fits = await post('/api/v1/plan.pdf?sheet=letter', JSON.stringify(small));
+		const { pages } = await readPdf(new Uint8Array(await fits.arrayBuffer()));
+		expect(pages[0]?.widthMm).toBeCloseTo(279.4, 2);
+		for (const query of ['sheet=letter', 'sheet=a3', 'only=dots']) {
+			const answer = await post(`/api/v1/plan.pdf?${query}`, JSON.stringify(demo));
+			expect(answer.status).toBe(400);
+			const { errors } = await answer.json();
+			expect(errors[0].path).toBe(query.split('=')[0]);
+		}
+	});
+
 	test('guides the hand, in numbers and in words', async () => {
 		const response = await post('/api/v1/guide', JSON.stringify(demo));
 		expect(response.status).toBe(200);

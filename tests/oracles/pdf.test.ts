@@ -4,6 +4,7 @@ import { pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
 import { checked, planSchema, toPlan } from '../../src/lib/core/formats';
 import { correctionFor, dotMm, pageOf } from '../../src/lib/core/paper';
 import { pageGuide, tickStrips } from '../../src/lib/core/guide';
+import { placesOn, renderSheets } from '../../src/lib/core/render/sheets-pdf';
 import { renderStrips } from '../../src/lib/core/render/strips-pdf';
 import { renderPdf } from '../../src/lib/core/render/pdf';
 import { sheetsMm } from '../../src/lib/core/render';
@@ -95,6 +96,53 @@ describe('the PDF read back', () => {
 			expect(corrected.strokes[at]?.x2).toBeCloseTo((stroke.x2 * 100) / 98.5, 2);
 			expect(corrected.strokes[at]?.y2).toBeCloseTo(stroke.y2, 2);
 		});
+	});
+
+	test('two pages on a sheet: each where the spread has it, crop marks at its corners', async () => {
+		const plan = demoPlan();
+		const notebook = {
+			...plan.notebook,
+			pageMm: { width: 130, height: 180 },
+			columns: 24,
+			rows: 34
+		};
+		const small = { ...plan, notebook: { ...notebook, pitchMm: 5, marginsMm: undefined } };
+		const run = planRun(small);
+		const places = placesOn('a4', notebook.pageMm);
+		if (!places) throw new Error('two small pages fit on A4');
+		const { pages } = await readPdf(await renderSheets(small, run, pdfFonts(), 'a4'));
+		const lefts = new Set(run.pages.map(({ number }) => number - (number % 2)));
+		expect(pages).toHaveLength(lefts.size);
+		expect(pages[0]?.widthMm).toBeCloseTo(297, 2);
+		const [first] = run.pages;
+		if (!first) throw new Error('no page');
+		const corner = dotMm(small.notebook, first.side, { x: 0, y: 0 });
+		const [dot] = pages[0]?.dots ?? [];
+		expect(dot?.x).toBeCloseTo(places[first.side].x + corner.x, 2);
+		expect(dot?.y).toBeCloseTo(places[first.side].y + corner.y, 2);
+		// The marks that stand on the fold: 2 mm above the pages, 5 mm long.
+		const fold = (297 - 260) / 2 + 130;
+		const marks = (pages[0]?.strokes ?? []).filter(
+			({ x1, x2, y2 }) => Math.abs(x1 - fold) < 0.01 && x1 === x2 && y2 < places.left.y
+		);
+		expect(marks).toHaveLength(1);
+		expect(marks[0]?.y2).toBeCloseTo(places.left.y - 2, 2);
+		expect((marks[0]?.y2 ?? 0) - (marks[0]?.y1 ?? 0)).toBeCloseTo(5, 2);
+		expect(placesOn('letter', { width: 148, height: 210 })).toBeUndefined();
+	});
+
+	test('a tracing sheet has the lines in their places, and nothing else', async () => {
+		const plan = demoPlan();
+		const run = planRun(plan);
+		const [full, lines] = await Promise.all(
+			(['everything', 'lines'] as const).map(async (drawn) =>
+				readPdf(await renderPdf(plan, run, pdfFonts(), undefined, drawn))
+			)
+		);
+		expect(lines?.pages.map(({ strokes }) => strokes)).toEqual(
+			full?.pages.map(({ strokes }) => strokes)
+		);
+		expect(lines?.pages.every(({ dots, text }) => dots.length === 0 && text === '')).toBe(true);
 	});
 
 	test.each(['a4', 'letter'] as const)(

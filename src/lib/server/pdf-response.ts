@@ -1,16 +1,36 @@
 import type { Plan, Run } from '$lib/core/fit';
 import { formatMonth } from '$lib/core/month';
 import { renderPdf, type Correction } from '$lib/core/render/pdf';
+import { placesOn, renderSheets } from '$lib/core/render/sheets-pdf';
 import { pdfFonts } from './fonts';
+import { faulty } from './problem';
 
-/** A run's pages as a PDF answer that browsers show and name after the month. */
+/**
+ * A run's pages as a PDF answer that browsers show and name after the month. `?sheet=a4` or `letter` puts two
+ * of them on a sheet, with crop marks; `?only=lines` leaves nothing but lines, to be traced.
+ */
 export async function pdfResponse(
 	plan: Plan,
 	run: Run,
+	query: URLSearchParams,
 	correction?: Correction
 ): Promise<Response> {
-	const bytes = await renderPdf(plan, run, pdfFonts(), correction);
-	return pdfAnswer(bytes, `horarium-${formatMonth(plan.month)}`);
+	const name = `horarium-${formatMonth(plan.month)}`;
+	const only = query.get('only');
+	const sheet = query.get('sheet');
+	if (only !== null && only !== 'lines')
+		return faulty([{ path: 'only', message: `must be lines; it is “${only}”` }]);
+	const drawn = only ?? 'everything';
+	if (sheet === null)
+		return pdfAnswer(await renderPdf(plan, run, pdfFonts(), correction, drawn), name);
+	if (sheet !== 'a4' && sheet !== 'letter')
+		return faulty([{ path: 'sheet', message: `must be a4 or letter; it is “${sheet}”` }]);
+	if (!placesOn(sheet, plan.notebook.pageMm)) {
+		const { width, height } = plan.notebook.pageMm;
+		const message = `is too small for two pages of ${width} × ${height} mm: print them one by one`;
+		return faulty([{ path: 'sheet', message }]);
+	}
+	return pdfAnswer(await renderSheets(plan, run, pdfFonts(), sheet, drawn, correction), name);
 }
 
 /** A PDF that browsers show, and save under a name. */

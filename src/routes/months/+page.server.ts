@@ -9,6 +9,9 @@ export const load: PageServerLoad = async ({ locals }) => {
 	}));
 	const latest = months.findLast((month) => !month.deleted);
 	return {
+		notebooks: notebooks
+			.filter(({ deleted }) => !deleted)
+			.map(({ id, notebook }) => ({ id, notebook })),
 		all: months.filter((month) => !month.deleted),
 		deleted: months.filter((month) => month.deleted),
 		/** A new month starts from the last one's set. */

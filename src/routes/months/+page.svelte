@@ -2,6 +2,7 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
 	import { formatMonth, monthTitle, nextToPlan, parseMonth } from '$lib/core/month';
+	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf } from '$lib/ui/send';
 	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
 	import Notices from '$lib/ui/shell/Notices.svelte';
@@ -101,5 +102,8 @@
 			{/each}
 		</ul>
 	{/if}
+	<div class="pt-8">
+		<ImportPlan locale={data.locale} notebooks={data.notebooks} />
+	</div>
 </main>
 <Notices />

@@ -8,6 +8,7 @@
 	import { localWeekStart } from '$lib/ui/locale';
 	import { newNotebook } from '$lib/ui/notebook/new-notebook';
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
+	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf } from '$lib/ui/send';
 
 	let { data } = $props();
@@ -85,4 +86,5 @@
 		</button>
 	</div>
 	{#if trouble}<p role="alert" class="bg-caution-ground px-3 py-2">{trouble}</p>{/if}
+	<ImportPlan locale={data.locale} notebooks={data.notebooks} />
 </main>

@@ -3,5 +3,6 @@ export { notebookSchema, gridFault, lastPage } from './notebook-schema';
 export { wishSchema } from './wish-schema';
 export { jsonSchema } from './json-schema';
 export * from './run-document';
+export { readPlanFile, type PlanFile } from './plan-file';
 export { flag, measure, missing, oneOf, record, whole, words } from './rules';
 export { drawnSchema } from './drawn-schema';

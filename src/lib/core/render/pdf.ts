@@ -49,7 +49,8 @@ export async function renderPdf(
 	plan: Plan,
 	run: Run,
 	fonts: PdfFonts,
-	correction: Correction = { x: 1, y: 1 }
+	correction: Correction = { x: 1, y: 1 },
+	drawn: Drawn = 'everything'
 ): Promise<Uint8Array> {
 	const { width, height } = plan.notebook.pageMm;
 	const size: [number, number] = [
@@ -63,19 +64,27 @@ export async function renderPdf(
 		info: { Title: plan.notebook.name, Creator: 'Horarium', CreationDate: new Date(0) }
 	});
 	const finished = collectPdf(document);
-	const faces = {
-		hand: register(document, 'hand', fonts.hand),
-		lettering: register(document, 'lettering', fonts.lettering)
-	};
+	const faces = registerFaces(document, fonts);
 	for (const page of run.pages) {
 		document.addPage({ size, margin: 0 });
 		document.scale(correction.x, correction.y);
-		drawPage(document, plan, run, page, faces);
+		drawPage(document, plan, run, page, faces, drawn);
 	}
 	// A PDF without a page is not a PDF; an empty run prints as an empty dotted page.
 	if (run.pages.length === 0) document.addPage({ size, margin: 0 });
 	document.end();
 	return finished;
+}
+
+/** Typefaces of a document by what is written with them. */
+export type Faces = Readonly<Record<'hand' | 'lettering', readonly Face[]>>;
+
+/** Makes the fonts known to a document. */
+export function registerFaces(document: PDFKit.PDFDocument, fonts: PdfFonts): Faces {
+	return {
+		hand: register(document, 'hand', fonts.hand),
+		lettering: register(document, 'lettering', fonts.lettering)
+	};
 }
 
 function register(
@@ -93,13 +102,18 @@ function register(
 	});
 }
 
-function drawPage(
+/** What of a page is drawn: everything, or only its lines, to be traced. */
+export type Drawn = 'everything' | 'lines';
+
+/** Draws a page with its upper left paper corner at the document's origin, in points. */
+export function drawPage(
 	document: PDFKit.PDFDocument,
 	plan: Plan,
 	run: Run,
 	page: Page,
-	faces: Record<'hand' | 'lettering', readonly Face[]>
-) {
+	faces: Faces,
+	drawn: Drawn = 'everything'
+): void {
 	const pitch = plan.notebook.pitchMm * pointsPerMm;
 	const margin = marginMm(plan.notebook, page.side);
 	const at = (x: number, y: number): [number, number] => [
@@ -107,6 +121,7 @@ function drawPage(
 		margin.y * pointsPerMm + y * pitch
 	];
 	const marks = pageMarks(plan, run, page.number);
+	if (drawn === 'lines') return drawStrokes(document, marks, at);
 	for (const mark of marks)
 		if (mark.kind === 'tint')
 			document.rect(...at(mark.x, mark.y), mark.w * pitch, mark.h * pitch).fill(tones[mark.tone]);
@@ -138,7 +153,7 @@ function drawDots(document: PDFKit.PDFDocument, page: Page, at: Place) {
 	document.stroke();
 }
 
-function drawStrokes(document: PDFKit.PDFDocument, marks: readonly Mark[], at: Place) {
+function drawStrokes(document: PDFKit.PDFDocument, marks: readonly Mark[], at: Place): void {
 	document
 		.lineCap('butt')
 		.lineWidth(lineMm * pointsPerMm)

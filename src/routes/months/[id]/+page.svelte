@@ -3,6 +3,7 @@
 	import { monthTitle } from '$lib/core/month';
 	import AddWish from '$lib/ui/month/AddWish.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import MoreSheets from '$lib/ui/month/MoreSheets.svelte';
 	import IndexLines from '$lib/ui/month/IndexLines.svelte';
 	import MonthSettings from '$lib/ui/month/MonthSettings.svelte';
 	import PagesMeter from '$lib/ui/month/PagesMeter.svelte';
@@ -76,6 +77,7 @@
 		{:else}
 			<RunPicture {desk} />
 			<IndexLines {desk} />
+			<MoreSheets monthId={desk.id} {printer} />
 		{/if}
 	</section>
 </main>

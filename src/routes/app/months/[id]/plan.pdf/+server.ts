@@ -10,5 +10,5 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 	if (!placed) error(404, 'There is no such month.');
 	const wanted = url.searchParams.get('printer');
 	const printer = (await locals.store.person.printers()).find(({ id }) => id === wanted);
-	return pdfResponse(placed.plan, placed.run, printer && correctionFor(printer));
+	return pdfResponse(placed.plan, placed.run, url.searchParams, printer && correctionFor(printer));
 };

@@ -1,0 +1,135 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import type { PlanDocument } from '$lib/core/formats';
+	import { monthTitle, parseMonth } from '$lib/core/month';
+	import type { Notebook } from '$lib/core/paper';
+	import { send, textOf } from '$lib/ui/send';
+
+	interface Props {
+		locale: string;
+		notebooks: readonly { readonly id: string; readonly notebook: Notebook }[];
+	}
+	let { locale, notebooks }: Props = $props();
+	const id = $props.id();
+
+	const mostBytes = 5_000_000;
+	let plan = $state.raw<PlanDocument>();
+	let reasons = $state.raw<readonly string[]>([]);
+	let over = $state(false);
+	/** Where the month goes: a notebook that is kept, or none for the one that comes with it. */
+	let into = $state('');
+	let withHand = $state(true);
+	let trouble = $state<string>();
+
+	const month = $derived(plan && parseMonth(plan.month));
+
+	async function take(file: File | undefined) {
+		if (!file) return;
+		plan = undefined;
+		trouble = undefined;
+		if (file.size > mostBytes) {
+			reasons = ['This file is larger than 5 MB: it is no plan.'];
+			return;
+		}
+		// What checks a plan is large, and few people open a file.
+		const { readPlanFile } = await import('$lib/core/formats');
+		const read = readPlanFile(await file.text());
+		reasons = read.ok ? [] : read.reasons;
+		if (!read.ok) return;
+		plan = read.document;
+		withHand = notebooks.length === 0;
+		into = '';
+	}
+
+	async function keep() {
+		if (!plan) return;
+		const { notebook, weekStart, aim, wishes, drawn, hand } = plan;
+		let notebookId: string | undefined = into;
+		if (!notebookId) {
+			const made = await send('POST', '/app/notebooks', notebook);
+			if (made.kind !== 'ok') return fail(made);
+			notebookId = textOf(made.body, 'id');
+		}
+		if (withHand && hand) {
+			const measured = await send('PUT', '/app/hand', hand);
+			if (measured.kind !== 'ok') return fail(measured);
+		}
+		const content = { notebookId, month: plan.month, weekStart, aim, wishes, drawn };
+		const answer = await send('POST', '/app/months', content);
+		if (answer.kind !== 'ok') return fail(answer);
+		await goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
+	}
+
+	function fail(answer: { kind: string; message?: string }) {
+		trouble = answer.message ?? 'Horarium does not answer. Try again.';
+	}
+
+	function dropped(event: DragEvent) {
+		event.preventDefault();
+		over = false;
+		void take(event.dataTransfer?.files[0]);
+	}
+</script>
+
+<svelte:window
+	ondragover={(event) => {
+		event.preventDefault();
+		over = true;
+	}}
+	ondragleave={(event) => {
+		if (!event.relatedTarget) over = false;
+	}}
+	ondrop={dropped}
+/>
+
+<section
+	aria-labelledby="{id}-name"
+	class="border border-dashed p-3 {over ? 'border-calm bg-chosen' : 'border-ink-soft'}"
+>
+	<h2 id="{id}-name" class="pb-1 text-xl">Open a plan from a file</h2>
+	<label for={id} class="block text-sm text-ink-soft"
+		>A file that was saved from Horarium (.json); or drop it anywhere on this window</label
+	>
+	<input
+		{id}
+		type="file"
+		accept=".json,application/json"
+		class="mt-1 max-w-full"
+		onchange={(event) => void take(event.currentTarget.files?.[0])}
+	/>
+	{#if reasons.length > 0}
+		<div role="alert" class="mt-3 bg-caution-ground px-3 py-2">
+			<p>Nothing was taken from this file:</p>
+			<ul class="list-disc pl-5">
+				{#each reasons as reason (reason)}<li>{reason}</li>{/each}
+			</ul>
+		</div>
+	{/if}
+	{#if plan && month}
+		<div class="mt-3 flex flex-col gap-3 border-t border-hairline pt-3">
+			<p>
+				<strong>{monthTitle(locale, month)}</strong>, {plan.wishes.length}
+				{plan.wishes.length === 1 ? 'wish' : 'wishes'}, planned for “{plan.notebook.name}” with {plan
+					.notebook.columns} × {plan.notebook.rows} squares.
+			</p>
+			<label class="flex flex-col gap-0.5 self-start">
+				<span class="text-sm text-ink-soft">Put it into</span>
+				<select class="field" bind:value={into}>
+					<option value="">its own notebook, which is added</option>
+					{#each notebooks as { id, notebook } (id)}
+						<option value={id}>{notebook.name}</option>
+					{/each}
+				</select>
+			</label>
+			<label class="flex items-center gap-2">
+				<input type="checkbox" class="size-5 accent-calm" bind:checked={withHand} />
+				Write with the hand that it was planned with, from now on
+			</label>
+			<div class="flex gap-3">
+				<button class="button button-main" onclick={keep}>Take it</button>
+				<button class="button" onclick={() => (plan = undefined)}>Leave it</button>
+			</div>
+		</div>
+	{/if}
+	{#if trouble}<p role="alert" class="mt-3 bg-caution-ground px-3 py-2">{trouble}</p>{/if}
+</section>

@@ -1,0 +1,77 @@
+import { readFile } from 'node:fs/promises';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { onStage, openWindow, startApp, type App } from './app';
+
+const stage = onStage();
+let empty: App;
+beforeAll(async () => {
+	empty = await startApp('start');
+});
+afterAll(() => empty.stop());
+
+test('a month saved as a file is opened in an empty Horarium and is the same run', async () => {
+	const { browser, page } = stage();
+	await page.getByText('More sheets, and the month as a file').click();
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'Save this month as a file' }).click();
+	const file = await (await download).path();
+	expect((await download).suggestedFilename()).toBe('horarium-2027-05.json');
+
+	const other = await openWindow(browser);
+	await other.page.goto(empty.address, { waitUntil: 'networkidle' });
+	await other.page.getByLabel(/^A file that was saved from Horarium/).setInputFiles(file);
+	await other.page.getByText(/planned for “Ferry log, volume 3”/).waitFor();
+	await other.page.getByRole('button', { name: 'Take it' }).click();
+	await other.page.getByText('16 pages used').waitFor();
+	const run = (where: typeof page) =>
+		where
+			.locator('[aria-label="The run of pages"] ol a svg')
+			.evaluateAll((pictures) =>
+				pictures.map((picture) => [
+					picture.getAttribute('aria-label'),
+					[...picture.querySelectorAll('path')].map((path) => path.getAttribute('d'))
+				])
+			);
+	expect(await run(other.page)).toEqual(await run(page));
+
+	// What it writes is what it read.
+	await other.page.getByText('More sheets, and the month as a file').click();
+	const again = other.page.waitForEvent('download');
+	await other.page.getByRole('link', { name: 'Save this month as a file' }).click();
+	const [first, second] = await Promise.all(
+		[file, await (await again).path()].map(async (path) => JSON.parse(await readFile(path, 'utf8')))
+	);
+	expect(second).toEqual({ ...first, locale: second.locale });
+	expect(other.troubles).toEqual([]);
+	await other.context.close();
+});
+
+test('a file that is no plan is refused with words, a dropped one is shown before it is taken', async () => {
+	const { app, page } = stage();
+	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	const input = page.getByLabel(/^A file that was saved from Horarium/);
+	const give = (text: string) =>
+		input.setInputFiles({
+			name: 'plan.json',
+			mimeType: 'application/json',
+			buffer: Buffer.from(text)
+		});
+	await give('{');
+	await page.getByText('This is no JSON file, so it is no plan of Horarium.').waitFor();
+	await give(JSON.stringify({ format: 'horarium/plan', version: 3 }));
+	await page.getByText(/written by a newer Horarium \(version 3/).waitFor();
+	const months = page.getByRole('main').getByRole('link', { name: /2027/ });
+	const before = await months.count();
+	const response = await page.request.get(
+		`${app.address}/app/months/${/months\/([0-9a-f-]+)/.exec((await months.last().getAttribute('href')) ?? '')?.[1]}/plan.json`
+	);
+	const text = await response.text();
+	const data = await page.evaluateHandle((content) => {
+		const transfer = new DataTransfer();
+		transfer.items.add(new File([content], 'plan.json', { type: 'application/json' }));
+		return transfer;
+	}, text);
+	await page.dispatchEvent('body', 'drop', { dataTransfer: data });
+	await page.getByRole('button', { name: 'Leave it' }).click();
+	expect(await months.count()).toBe(before);
+});
