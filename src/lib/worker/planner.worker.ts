@@ -57,7 +57,9 @@ async function planned(
 	let state = work.next();
 	while (!state.done) {
 		if (performance.now() - shown > patienceMs) {
-			better(state.value.run());
+			const run = state.value.run();
+			// As long as nothing is placed yet, what stands on the screen is the better picture.
+			if (run.blocks.length > 0) better(run);
 			shown = performance.now();
 		}
 		await pause();

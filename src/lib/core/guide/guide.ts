@@ -1,8 +1,9 @@
 import type { LineMark, Mark, TextMark } from '../draw';
 import type { Dot, Size } from '../paper';
 import { countsOf, furthest, KnownDots, type Place } from './place';
-import { seriesOf, strokesOf, type Series } from './series';
-import type { Step, WriteStep } from './steps';
+import { seriesOf, type Series } from './series';
+import type { RuleStep, Step, WriteStep } from './steps';
+import { strokesFrom } from './strokes-from';
 
 /**
  * Counting guide of one page, enough to draw every line. Strokes come first, the longest before the
@@ -20,7 +21,9 @@ export function countingGuide(page: Size, marks: readonly Mark[]): Step[] {
 		const near = known.find(at, also);
 		if (near) return near;
 		steps.push(...known.ticksTo(at));
-		return known.find(at, also) ?? { at, reference: at, count: { across: 0, down: 0 } };
+		const ticked = known.find(at, also);
+		if (!ticked) throw new RangeError(`no way to dot (${at.x}, ${at.y})`);
+		return ticked;
 	};
 	let open: readonly Series[] = seriesOf(lines);
 	for (let next = nextOf(open, known); next; next = nextOf(open, known)) {
@@ -28,10 +31,11 @@ export function countingGuide(page: Size, marks: readonly Mark[]): Step[] {
 		open = open.filter((other) => other !== found);
 		const from = placeOf(begin);
 		const to = placeOf(end, begin);
-		steps.push({ kind: 'rule', begin: from, end: to, repeat: found.repeat });
-		for (const { x1, y1, x2, y2 } of strokesOf(found)) {
-			known.add({ x: x1, y: y1 });
-			known.add({ x: x2, y: y2 });
+		const step: RuleStep = { kind: 'rule', begin: from, end: to, repeat: found.repeat };
+		steps.push(step);
+		for (const stroke of strokesFrom(step)) {
+			known.add(stroke.begin);
+			known.add(stroke.end);
 		}
 	}
 	for (const { x, y, w, h, tone } of tints) {

@@ -39,18 +39,3 @@ function evenRuns(strokes: readonly LineMark[]): Series[] {
 	}
 	return runs;
 }
-
-/** All strokes of a series, in their order. */
-export function strokesOf({ first, repeat }: Series): LineMark[] {
-	return Array.from({ length: 1 + (repeat?.times ?? 0) }, (_, index) => {
-		const by = index * (repeat?.every ?? 0);
-		const [dx, dy] = repeat?.direction === 'right' ? [by, 0] : [0, by];
-		return {
-			...first,
-			x1: first.x1 + dx,
-			x2: first.x2 + dx,
-			y1: first.y1 + dy,
-			y2: first.y2 + dy
-		};
-	});
-}

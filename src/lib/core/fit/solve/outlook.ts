@@ -23,7 +23,7 @@ function coarse(rows: number): number {
 }
 
 /**
- * A lower bound of what is still to come that forgets which page it is: any kind of page may come next,
+ * A lower bound of what is still to come that forgets which page it is: a page of each kind may come next,
  * and what lies beside a spread only has to be small enough. It knows what is known of the prices of
  * groups when it is asked first; `renew` makes it ask again.
  */
