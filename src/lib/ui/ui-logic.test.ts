@@ -132,7 +132,7 @@ describe('lists are edited as lines', () => {
 	});
 });
 
-test('a dot is counted from the corner nearest to it', () => {
+test('a dot is counted from the corner or the mid-line nearest to it', () => {
 	const page = { w: 28, h: 40 };
 	expect(nearestDot({ x: 3.2, y: 4.6 }, page).words).toBe('from the top left: 3 right, 5 down');
 	expect(nearestDot({ x: 23, y: 36 }, page)).toEqual({
@@ -141,6 +141,13 @@ test('a dot is counted from the corner nearest to it', () => {
 		words: 'from the bottom right: 5 left, 4 up'
 	});
 	expect(nearestDot({ x: -3, y: 99 }, page)).toMatchObject({ x: 0, y: 40 });
+	expect(nearestDot({ x: 12, y: 1 }, page).words).toBe(
+		'from the middle of the top: 2 left, 1 down'
+	);
+	expect(nearestDot({ x: 14, y: 22 }, page).words).toBe('from the middle of the page: 2 down');
+	expect(nearestDot({ x: 12, y: 1 }, { w: 27, h: 40 }).words).toBe(
+		'from the top left: 12 right, 1 down'
+	);
 });
 
 test('a page address opens its spread, with the planned ones before and after', () => {

@@ -2,8 +2,8 @@ import { kindById, type Kind } from '../catalogue';
 import {
 	formById,
 	type Form,
+	type Layout,
 	type Misfit,
-	type Option,
 	type Room,
 	type Setting,
 	type Span,
@@ -15,8 +15,8 @@ import type { Plan } from './plan';
 /** What a form other than the kind's own costs in comfort: more than two pages saved are worth. */
 const otherForm = 85;
 
-/** An option with the form that it belongs to. */
-export interface Choice extends Option {
+/** A layout with the form that it belongs to. */
+export interface Choice extends Layout {
 	readonly form: Form;
 }
 

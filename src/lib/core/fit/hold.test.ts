@@ -75,7 +75,7 @@ describe('what is held', () => {
 
 	test('a pin is where the block lies, or the page of a spread', () => {
 		const [calendar] = run.blocks.filter(({ wish }) => wish === 'calendar');
-		expect(calendar && pinOf(calendar)).toEqual({ page: 14, h: calendar?.pieces[0].rect.h });
+		expect(calendar && pinOf(calendar)).toEqual({ page: 14, y: 0, h: calendar?.pieces[0].rect.h });
 	});
 });
 

@@ -5,7 +5,7 @@ import type { Block, Drawn, Plan, Run } from './plan';
 /** The pin that keeps a block exactly where it lies; weekly pages move only as a whole. */
 export function pinOf({ pieces, room }: Block): Pin {
 	const [{ page, rect }] = pieces;
-	return room.span === 'spread' ? { page, h: rect.h } : { page, ...rect };
+	return room.span === 'spread' ? { page, y: rect.y, h: rect.h } : { page, ...rect };
 }
 
 /** Wishes with every block on some pages pinned to its place. */

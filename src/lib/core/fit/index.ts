@@ -7,6 +7,7 @@ export * from './remedies';
 export * from './summary';
 export * from './titles';
 export * from './hold';
+export * from './hand-placed';
 export { PackingCache } from './solve';
 export { partsOf } from './parts';
 export { choicesIn, formsOf, isFiller, kindOf, spansOf, settingOf, type Choice } from './choices';

@@ -113,16 +113,20 @@ function place(
 	const pair = facing(sheets, index);
 	if (pair && (pin.x === undefined || wish.span === 'spread')) {
 		const [left, right] = pair;
-		const options = spreadChoices(plan, wish, left.size, right.size);
-		const option = options.find(({ left }) => left === pin.h) ?? options[0];
-		if (!option || option.choice.room.span !== 'spread') return undefined;
-		const { room } = option.choice;
+		const y = pin.y ?? 0;
+		const below = ({ size }: Sheet) => ({ w: size.w, h: size.h - y });
+		const options = spreadChoices(plan, wish, below(left), below(right));
+		const choice =
+			(options.find(({ left }) => left === pin.h) ?? (pin.h === undefined ? options[0] : undefined))
+				?.choice ?? spreadOfHeight(plan, wish, below(left), below(right), pin.h);
+		if (choice?.room.span !== 'spread') return undefined;
+		const { room } = choice;
 		const pieces: Pieces = [
-			{ page: left.page.number, rect: { x: 0, y: 0, ...room.left } },
-			{ page: right.page.number, rect: { x: 0, y: 0, ...room.right } }
+			{ page: left.page.number, rect: { x: 0, y, ...room.left } },
+			{ page: right.page.number, rect: { x: 0, y, ...room.right } }
 		];
 		if (!pieces.every(({ page, rect }) => free(page, rect))) return undefined;
-		return { part, choice: option.choice, room, pieces };
+		return { part, choice, room, pieces };
 	}
 	if (pin.x === undefined || pin.y === undefined) return undefined;
 	const most = { w: sheet.size.w - pin.x, h: sheet.size.h - pin.y };
@@ -138,6 +142,26 @@ function place(
 	const { number } = sheet.page;
 	if (!free(number, rect)) return undefined;
 	return { part, choice, room: { span: 'page', ...size }, pieces: [{ page: number, rect }] };
+}
+
+/** How a wish is ruled over a spread in exactly so many rows, where it can be. */
+function spreadOfHeight(
+	plan: Plan,
+	wish: Wish,
+	left: Size,
+	right: Size,
+	h: number | undefined
+): Choice | undefined {
+	if (h === undefined || h < 1 || h > left.h || h > right.h) return undefined;
+	const { gutter } = plan.notebook;
+	const room: Room = {
+		span: 'spread',
+		left: { w: left.w, h },
+		right: { w: right.w, h },
+		gutter
+	};
+	const [choice] = choicesIn(plan, wish, room).choices;
+	return choice && { ...choice, room };
 }
 
 /** The problem of the parts whose place is open. */

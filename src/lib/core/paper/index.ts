@@ -1,4 +1,5 @@
 export * from './squares';
+export * from './clearance';
 export * from './notebook';
 export * from './presets';
 export * from './measure';

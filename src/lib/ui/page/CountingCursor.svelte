@@ -1,26 +1,46 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import type { Dot, Size } from '$lib/core/paper';
 	import { nearestDot, type CountedDot } from './nearest-dot';
 
 	interface Props {
 		size: Size;
-		oncount: (dot: CountedDot | undefined) => void;
+		label: string;
+		oncount: (dot: CountedDot | undefined, byKey: boolean) => void;
+		/** What lies on the page and is pointed at as well. */
+		children?: Snippet;
 	}
-	let { size, oncount }: Props = $props();
+	/** Counts to the dot that is pointed at, or to which the arrow keys have led. */
+	let { size, label, oncount, children }: Props = $props();
+	let surface = $state<SVGRectElement>();
 	let dot = $state.raw<Dot>();
 
-	function moved(event: PointerEvent & { currentTarget: SVGRectElement }) {
-		const matrix = event.currentTarget.getScreenCTM()?.inverse();
-		if (!matrix) return;
-		const place = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
-		const counted = nearestDot(place, size);
+	function count(place: Dot | undefined, byKey: boolean) {
+		const counted = place && nearestDot(place, size);
 		dot = counted;
-		oncount(counted);
+		oncount(counted, byKey);
 	}
 
-	function left() {
-		dot = undefined;
-		oncount(undefined);
+	function moved(event: PointerEvent) {
+		const matrix = surface?.getScreenCTM()?.inverse();
+		if (matrix) count(new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix), false);
+	}
+
+	const steps: Readonly<Record<string, Dot>> = {
+		ArrowLeft: { x: -1, y: 0 },
+		ArrowRight: { x: 1, y: 0 },
+		ArrowUp: { x: 0, y: -1 },
+		ArrowDown: { x: 0, y: 1 }
+	};
+
+	function pressed(event: KeyboardEvent) {
+		const by = steps[event.key];
+		if (!by || event.altKey || event.ctrlKey || event.metaKey) return;
+		event.preventDefault();
+		event.stopPropagation();
+		const far = event.shiftKey ? 5 : 1;
+		const from = dot ?? { x: 0, y: 0 };
+		count(dot ? { x: from.x + far * by.x, y: from.y + far * by.y } : from, true);
 	}
 </script>
 
@@ -33,13 +53,21 @@
 	/>
 	<circle cx={dot.x} cy={dot.y} r="0.28" class="fill-rubric" />
 {/if}
-<rect
-	x="-0.5"
-	y="-0.5"
-	width={size.w + 1}
-	height={size.h + 1}
-	class="fill-transparent"
-	role="presentation"
-	onpointermove={moved}
-	onpointerleave={left}
-/>
+<g role="presentation" onpointermove={moved} onpointerleave={() => count(undefined, false)}>
+	<!-- Arrow keys lead the cursor over the dots, so the page takes the focus like a slider. -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+	<rect
+		bind:this={surface}
+		x="-0.5"
+		y="-0.5"
+		width={size.w + 1}
+		height={size.h + 1}
+		class="svg-focus fill-transparent"
+		role="application"
+		aria-label={label}
+		tabindex="0"
+		onkeydown={pressed}
+		onblur={() => count(undefined, false)}
+	/>
+	{@render children?.()}
+</g>

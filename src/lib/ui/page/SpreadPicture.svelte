@@ -15,9 +15,20 @@
 		numbered?: boolean;
 		/** Drawn on top of a page, in its squares. */
 		overlay?: Snippet<[page: number]>;
+		/** The overlay holds things to take hold of; otherwise all is one picture. */
+		live?: boolean;
 		label: string;
 	}
-	let { plan, run, spread, ruler = false, numbered = true, overlay, label }: Props = $props();
+	let {
+		plan,
+		run,
+		spread,
+		ruler = false,
+		numbered = true,
+		overlay,
+		live = false,
+		label
+	}: Props = $props();
 	const id = $props.id();
 
 	const pitch = $derived(plan.notebook.pitchMm);
@@ -25,7 +36,7 @@
 	const height = $derived(plan.notebook.pageMm.height / pitch);
 	/** Room outside the paper, in squares, so that its edge and its counts are not cut off. */
 	const around = $derived(ruler ? 1.6 : 0.3);
-	const below = $derived(numbered ? (ruler ? 1.6 : 2.2) : around);
+	const below = $derived(numbered ? (ruler ? 2.7 : 2.2) : around);
 	const numbers = $derived(new Set(run.pages.map((page) => page.number)));
 	const sides = $derived(
 		(['left', 'right'] as const).map((side: Side) => {
@@ -57,7 +68,7 @@
 <svg
 	viewBox="{-around} {-around} {2 * width + 2 * around} {height + around + below}"
 	class="block h-auto w-full"
-	role="img"
+	role={live ? 'group' : 'img'}
 	aria-label={label}
 >
 	<defs>
@@ -86,21 +97,23 @@
 				{#if planned}<PageMarks {plan} {run} page={number} />{/if}
 				{#if ruler}
 					{#each counts(page.columns) as count (count)}
-						<text
-							x={count}
-							y={-y - 0.5}
-							font-size="0.95"
-							text-anchor="middle"
-							class="fill-rubric font-sans">{count}</text
-						>
-						<line
-							x1={count}
-							x2={count}
-							y1={-y}
-							y2={-y + 0.35}
-							class="stroke-rubric"
-							stroke-width="0.06"
-						/>
+						{#each [{ at: -y, out: -1 }, { at: height - y, out: 1 }] as { at, out } (out)}
+							<text
+								x={count}
+								y={at + (out < 0 ? -0.5 : 1.15)}
+								font-size="0.95"
+								text-anchor="middle"
+								class="fill-rubric font-sans">{count}</text
+							>
+							<line
+								x1={count}
+								x2={count}
+								y1={at}
+								y2={at - out * 0.35}
+								class="stroke-rubric"
+								stroke-width="0.06"
+							/>
+						{/each}
 					{/each}
 					{#each counts(page.rows) as count (count)}
 						<text
@@ -117,7 +130,7 @@
 			{#if numbered}
 				<text
 					x={side === 'left' ? left + 0.2 : left + width - 0.2}
-					y={height + (ruler ? 1.25 : 1.7)}
+					y={height + (ruler ? 2.4 : 1.7)}
 					font-size={ruler ? 1 : 1.7}
 					text-anchor={side === 'left' ? 'start' : 'end'}
 					class="fill-ink-soft font-sans">{number}</text

@@ -2,7 +2,13 @@
 	import type { Snippet } from 'svelte';
 	import { isTyping } from '../shell/keys';
 
-	let { children, label }: { children: Snippet; label: string } = $props();
+	interface Props {
+		label: string;
+		/** Said beside the buttons. */
+		beside?: Snippet;
+		children: Snippet;
+	}
+	let { label, beside, children }: Props = $props();
 
 	const most = 16;
 	const factor = 1.5;
@@ -37,7 +43,7 @@
 
 <svelte:window onkeydown={pressed} />
 
-<div class="flex items-center gap-1 pb-2 print:hidden">
+<div class="flex min-h-12 flex-wrap items-center gap-1 pb-2 print:hidden">
 	<button class="button min-h-8" onclick={() => to(zoom / factor)} disabled={zoom === 1}
 		>Further</button
 	>
@@ -45,7 +51,10 @@
 		>Closer</button
 	>
 	<button class="button min-h-8" onclick={() => to(1)} disabled={zoom === 1}>Whole spread</button>
-	<span class="px-2 text-sm text-ink-soft" role="status">{Math.round(zoom * 100)} %</span>
+	<span class="px-2 text-sm whitespace-nowrap text-ink-soft" role="status"
+		>{Math.round(zoom * 100)} %</span
+	>
+	{@render beside?.()}
 </div>
 <!-- The pane scrolls, so it must take the focus for scrolling by keyboard. -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -58,7 +67,7 @@
 	onwheel={wheeled}
 >
 	<div
-		class="mx-auto max-w-[calc((100dvh-11rem)*1.42*var(--zoom))]"
+		class="mx-auto max-w-[calc((100dvh-11.5rem)*1.38*var(--zoom))]"
 		style="width: {zoom * 100}%; --zoom: {zoom}"
 	>
 		{@render children()}

@@ -10,6 +10,9 @@
 		['Alt ↑ or Alt ↓', 'Move the wish up or down (on its name)'],
 		['Delete', 'Remove the wish (on its name)'],
 		['← →', 'Spread before or after (page desk, guide)'],
+		['Arrows', 'Move the block, or the counting cursor, that has the focus (page desk)'],
+		['Shift and arrows', 'Size the block; five dots at once (page desk)'],
+		['Enter, Esc', 'Leave the block there, or put it back (page desk)'],
 		['+ − 0', 'Closer, further, whole spread (page desk)'],
 		['↑ ↓', 'Step before or after (guide)'],
 		['Space', 'Tick the step and go on (guide)']

@@ -1,14 +1,20 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
+	import { kindOf } from '$lib/core/fit';
 	import { pageOf, paperHints } from '$lib/core/paper';
 	import { blockKey, blockName } from '$lib/ui/month/block-name';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import { BlockMove } from '$lib/ui/page/block-move.svelte';
+	import BlockHandles from '$lib/ui/page/BlockHandles.svelte';
 	import BlockOutlines from '$lib/ui/page/BlockOutlines.svelte';
 	import CountingCursor from '$lib/ui/page/CountingCursor.svelte';
+	import MovedBlock from '$lib/ui/page/MovedBlock.svelte';
+	import MoveWords from '$lib/ui/page/MoveWords.svelte';
 	import type { CountedDot } from '$lib/ui/page/nearest-dot';
 	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
+	import PlaceOfBlock from '$lib/ui/page/PlaceOfBlock.svelte';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 	import ZoomPane from '$lib/ui/page/ZoomPane.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
@@ -16,7 +22,8 @@
 	const current = getMonthDesk();
 	const desk = $derived(current());
 	const open = $derived(openSpread(desk.run, page.params.page));
-	let counted = $state<{ page: number; dot: CountedDot }>();
+	const move = $derived(new BlockMove(desk));
+	let counted = $state<{ page: number; dot: CountedDot; byKey: boolean }>();
 
 	const blocks = $derived(
 		desk.run.blocks
@@ -27,8 +34,22 @@
 			)
 			.map((block) => {
 				const pages = block.pieces.map((piece) => piece.page).join('–');
-				return { ...block, key: blockKey(block), name: blockName(block), pages };
+				return {
+					block,
+					wish: block.wish,
+					why: block.why,
+					key: blockKey(block),
+					name: blockName(block),
+					pages
+				};
 			})
+	);
+
+	const unplaced = $derived(
+		[...new Set(desk.run.unplaced.map(({ wish }) => wish))]
+			.map((id) => desk.wishes.find((wish) => wish.id === id))
+			.flatMap((wish) => (wish ? [wish.title || kindOf(wish).name] : []))
+			.join(', ')
 	);
 
 	const address = (number: number) => `/months/${desk.id}/pages/${number}`;
@@ -61,58 +82,95 @@
 						<a class="button min-h-8" href={address(open.after)}>After →</a>
 					{/if}
 				</nav>
-				<p class="ml-auto min-w-72 text-right" aria-live="off">
-					{#if counted}
-						page {counted.page}, dot
-						<strong class="text-rubric">({counted.dot.x}, {counted.dot.y})</strong>,
-						{counted.dot.words}
-					{:else}
-						<span class="text-ink-soft">Point at a dot to count to it.</span>
-					{/if}
-				</p>
+				<button class="button min-h-8" onclick={() => desk.undo()} disabled={!desk.canUndo}
+					>Undo</button
+				>
+				<button class="button min-h-8" onclick={() => desk.redo()} disabled={!desk.canRedo}
+					>Redo</button
+				>
+				<a
+					class="button min-h-8"
+					href="/app/months/{desk.id}/plan.pdf?page={open.page}"
+					target="_blank"
+					rel="noopener"
+					data-sveltekit-reload>Print page {open.page}</a
+				>
 			</div>
 			<ZoomPane label="Picture of the spread">
+				{#snippet beside()}
+					<p
+						class="ml-auto min-w-72 flex-1 text-right leading-tight"
+						aria-live={move.moving || counted?.byKey ? 'polite' : 'off'}
+					>
+						{#if move.moving}
+							<MoveWords {desk} {move} moving={move.moving} />
+						{:else if counted}
+							page {counted.page}, dot
+							<strong class="text-rubric">({counted.dot.x}, {counted.dot.y})</strong>,
+							{counted.dot.words}
+						{:else}
+							<span class="text-ink-soft">Point at a dot to count to it.</span>
+						{/if}
+					</p>
+				{/snippet}
 				<SpreadPicture
 					plan={desk.plan}
-					run={desk.run}
+					run={move.rest}
 					spread={open.spread}
 					ruler
+					live
 					label="Pages {open.spread.left} and {open.spread.right}, drawn to the dot"
 				>
 					{#snippet overlay(number)}
 						{@const { columns, rows } = pageOf(desk.plan.notebook, number)}
-						<BlockOutlines run={desk.run} page={number} chosen={desk.chosen} />
+						<BlockOutlines run={move.rest} page={number} chosen={desk.chosen} />
 						<CountingCursor
 							size={{ w: columns, h: rows }}
-							oncount={(dot) => (counted = dot && { page: number, dot })}
-						/>
+							label="Dots of page {number}: arrow keys lead the counting cursor"
+							oncount={(dot, byKey) => (counted = dot && { page: number, dot, byKey })}
+						>
+							<BlockHandles {desk} {move} page={number} />
+						</CountingCursor>
+						<MovedBlock {desk} {move} page={number} />
 					{/snippet}
 				</SpreadPicture>
 			</ZoomPane>
 		</section>
 		<aside aria-label="What is on this spread" class="w-full shrink-0 lg:w-72">
 			<h2 class="pb-2 text-xl">On this spread</h2>
+			<p id="moving-help" class="pb-2 text-sm text-ink-soft">
+				Drag a block, or its handles. By keyboard: arrows move it, Shift and arrows size it, Enter
+				leaves it there, Esc puts it back.
+			</p>
+			<p id="staying-help" class="sr-only">It cannot be moved by itself.</p>
+			{#if desk.run.unplaced.length > 0}
+				<p class="mb-2 border-l-4 border-caution px-2 text-sm" role="status">
+					No place is left for {unplaced}.
+					<a class="underline" href="/months/{desk.id}">See what would help</a>
+				</p>
+			{/if}
 			{#if blocks.length === 0}
 				<p class="text-ink-soft">Both pages are free.</p>
 			{/if}
 			<ul class="flex flex-col gap-3">
-				{#each blocks as block (block.key)}
+				{#each blocks as { block, wish, why, key, name, pages } (key)}
 					<li>
 						<button
-							class="w-full border-l-4 px-2 text-left {desk.chosen === block.wish
+							class="w-full border-l-4 px-2 text-left {desk.chosen === wish
 								? 'border-calm'
 								: 'border-transparent hover:border-hairline'}"
-							aria-pressed={desk.chosen === block.wish}
-							onclick={() => (desk.chosen = desk.chosen === block.wish ? undefined : block.wish)}
+							aria-pressed={desk.chosen === wish}
+							onclick={() => (desk.chosen = desk.chosen === wish ? undefined : wish)}
 						>
 							<span class="flex items-baseline justify-between gap-2">
-								<span class="font-serif text-lg">{block.name}</span>
-								<span class="text-sm text-ink-soft">p. {block.pages}</span>
+								<span class="font-serif text-lg">{name}</span>
+								<span class="text-sm text-ink-soft">p. {pages}</span>
 							</span>
-							{#each block.why as sum (sum)}
+							{#each why as sum (sum)}
 								<span class="block text-sm text-ink-soft">{sum}</span>
 							{/each}
 						</button>
+						{#if desk.chosen === wish}<PlaceOfBlock {desk} {move} {block} />{/if}
 					</li>
 				{/each}
 			</ul>

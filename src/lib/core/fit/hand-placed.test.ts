@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
+import { brokenRules } from '../../../../tests/support/judge';
+import { canMove, holdAt, mayStay, piecesAt, placeByHand, planRun } from '.';
+
+const plan = planWith([
+	{ id: 'cover', kind: 'cover' },
+	{ id: 'calendar', kind: 'month-calendar', form: 'month-grid', span: 'spread' },
+	{ id: 'habits', kind: 'habits', title: 'Habits', items: [{ name: 'Walk' }, { name: 'Knead' }] },
+	{ id: 'goals', kind: 'goals', pin: { page: 17, x: 2, y: 4, w: 20, h: 12 } }
+]);
+const run = planRun(plan);
+const block = (id: string) => {
+	const found = run.blocks.find(({ wish }) => wish === id);
+	if (!found) throw new Error(`${id} was not placed`);
+	return found;
+};
+const kinds = (faults: readonly { kind: string }[]) => faults.map(({ kind }) => kind);
+
+test('wherever a block may stay, the next run has it, at that size and nothing broken', () => {
+	fc.assert(
+		fc.property(anyPlan, fc.nat(), fc.nat(), fc.nat(), fc.nat(), fc.nat(), (any, n, x, y, w, h) => {
+			const before = planRun(any);
+			const movable = before.blocks.filter((other) => canMove(any, other));
+			const moved = movable[n % Math.max(1, movable.length)];
+			if (!moved) return;
+			const { columns, rows } = any.notebook;
+			const [left, top] = [x % columns, y % rows];
+			const rect = { x: left, y: top, w: 1 + (w % (columns - left)), h: 1 + (h % (rows - top)) };
+			const pieces = piecesAt(moved, moved.pieces[0].page, rect);
+			if (!mayStay(placeByHand(any, before, moved, pieces))) return;
+			const next = { ...any, wishes: holdAt(any, moved, pieces) };
+			const after = planRun(next);
+			expect(brokenRules(next, after)).toEqual([]);
+			expect(after.blocks.find(({ wish }) => wish === moved.wish)?.pieces).toEqual(pieces);
+		}),
+		{ numRuns: 150 }
+	);
+});
+
+test('a spread moves down and takes both pages at one height', () => {
+	const calendar = block('calendar');
+	const pieces = piecesAt(calendar, calendar.pieces[0].page, { x: 5, y: 4, w: 9, h: 36 });
+	expect(pieces.map(({ rect }) => rect)).toEqual([
+		{ x: 0, y: 4, w: 28, h: 36 },
+		{ x: 0, y: 4, w: 28, h: 36 }
+	]);
+	const placed = placeByHand(plan, run, calendar, pieces);
+	expect(mayStay(placed)).toBe(true);
+	const next = planRun({ ...plan, wishes: holdAt(plan, calendar, pieces) });
+	expect(next.blocks.find(({ wish }) => wish === 'calendar')?.pieces).toEqual(pieces);
+});
+
+test('what speaks against a place is said', () => {
+	const habits = block('habits');
+	const at = (page: number, x: number, y: number, w: number, h: number) =>
+		placeByHand(plan, run, habits, piecesAt(habits, page, { x, y, w, h }));
+	expect(kinds(at(20, 20, 0, 12, 20).faults)).toContain('off-page');
+	expect(kinds(at(5, 0, 0, 28, 20).faults)).toEqual(['not-free']);
+	expect(kinds(at(20, 0, 0, 2, 2).faults)).toEqual(['too-small']);
+	expect(at(17, 0, 0, 28, 20).faults).toEqual([{ kind: 'over', wish: 'goals', held: true }]);
+	const cover = at(block('cover').pieces[0].page, 0, 0, 28, 20);
+	expect(cover.faults).toEqual([{ kind: 'over', wish: 'cover', held: false }]);
+	expect(mayStay(cover)).toBe(true);
+});
+
+test('cells are as large as the room that the hand gives', () => {
+	const calendar = block('calendar');
+	const heights = [24, 40].map((h) => {
+		const pieces = piecesAt(calendar, 20, { x: 0, y: 0, w: 28, h });
+		return placeByHand(plan, run, calendar, pieces).choice?.facts.cell?.h ?? 0;
+	});
+	expect(heights[0]).toBeLessThan(heights[1] ?? 0);
+});
