@@ -4,7 +4,7 @@ import { choicesIn, pageMarks, planRun, type Plan } from '../../src/lib/core/fit
 import { countsIn, pageGuide } from '../../src/lib/core/guide';
 import { breakLines } from '../../src/lib/core/hand';
 import { renderPdf } from '../../src/lib/core/render/pdf';
-import { pdfFonts } from '../../src/lib/server/fonts';
+import { fontFiles } from '../../src/lib/server/fonts';
 import { planWith } from '../support/arbitraries';
 import { measure, report } from './measure';
 
@@ -62,7 +62,7 @@ export async function benchCore(): Promise<void> {
 		await measure(50, () => breakLines(words, 56)),
 		'wanted: under 10'
 	);
-	const fonts = pdfFonts();
+	const fonts = fontFiles();
 	const ours = await measure(10, () => renderPdf(tenWishes, run, fonts));
 	const marks = run.pages.map((page) => pageMarks(tenWishes, run, page.number));
 	const bare = await measure(10, () => barePdf(marks, fonts.hand[0]));

@@ -47,7 +47,8 @@ test('an odd notebook is measured, and its pages lie exactly on its dots', async
 	await saved(page);
 
 	await page.getByRole('link', { name: 'Month', exact: true }).click();
-	const print = page.getByRole('link', { name: /Print at true size/ });
+	await page.getByRole('link', { name: 'Sheets' }).click();
+	const print = page.getByRole('link', { name: 'PDF, page by page' });
 	const href = await print.getAttribute('href');
 	const response = await context.request.get(`${app.address}${href}`);
 	const { pages } = await readPdf(new Uint8Array(await response.body()));
@@ -136,9 +137,9 @@ test('a printer that shrinks is corrected for', async () => {
 	await page.getByLabel('Bar across measures').fill('98,5');
 	await page.getByRole('button', { name: 'Keep this printer' }).click();
 	await page.getByText('sheets are made 101.52 % across and 100 % down').waitFor();
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await page.getByRole('link', { name: 'Sheets' }).click();
 	await page.getByLabel('Printer', { exact: true }).selectOption('Hall printer');
-	const href = await page.getByRole('link', { name: /Print at true size/ }).getAttribute('href');
+	const href = await page.getByRole('link', { name: 'PDF, page by page' }).getAttribute('href');
 	const response = await context.request.get(`${app.address}${href}`);
 	const { pages } = await readPdf(new Uint8Array(await response.body()));
 	const plain = await context.request.get(`${app.address}${href?.split('?')[0]}`);

@@ -11,7 +11,7 @@ afterAll(() => empty.stop());
 
 test('a month saved as a file is opened in an empty Horarium and is the same run', async () => {
 	const { browser, page } = stage();
-	await page.getByText('More sheets, and the month as a file').click();
+	await page.getByRole('link', { name: 'Sheets' }).click();
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'Save this month as a file' }).click();
 	const file = await (await download).path();
@@ -32,10 +32,12 @@ test('a month saved as a file is opened in an empty Horarium and is the same run
 					[...picture.querySelectorAll('path')].map((path) => path.getAttribute('d'))
 				])
 			);
+	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await page.getByText('16 pages used').waitFor();
 	expect(await run(other.page)).toEqual(await run(page));
 
 	// What it writes is what it read.
-	await other.page.getByText('More sheets, and the month as a file').click();
+	await other.page.getByRole('link', { name: 'Sheets' }).click();
 	const again = other.page.waitForEvent('download');
 	await other.page.getByRole('link', { name: 'Save this month as a file' }).click();
 	const [first, second] = await Promise.all(

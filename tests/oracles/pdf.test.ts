@@ -1,17 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
-import { checked, planSchema, toPlan } from '../../src/lib/core/formats';
 import { correctionFor, dotMm, pageOf } from '../../src/lib/core/paper';
 import { pageGuide, tickStrips } from '../../src/lib/core/guide';
-import { placesOn, renderSheets } from '../../src/lib/core/render/sheets-pdf';
+import { placesOn } from '../../src/lib/core/render/sheet-places';
+import { renderSheets } from '../../src/lib/core/render/sheets-pdf';
 import { renderStrips } from '../../src/lib/core/render/strips-pdf';
 import { renderPdf } from '../../src/lib/core/render/pdf';
 import { sheetsMm } from '../../src/lib/core/render';
 import { renderCheckSheet } from '../../src/lib/core/render/check-sheet';
-import { checkSheetFont, pdfFonts } from '../../src/lib/server/fonts';
-import demoMonth from '../../demo/month.json';
-import { anyPlan } from '../support/arbitraries';
+import { checkSheetFont, fontFiles } from '../../src/lib/server/fonts';
+import { anyPlan, demoPlan } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 
 // Referee: pdf.js reads the files back.
@@ -20,7 +19,7 @@ const toleranceMm = 0.01;
 /** Everything on every page of a plan's PDF against the notebook's dots. */
 async function compare(plan: Plan) {
 	const run = planRun(plan);
-	const { pages, fonts } = await readPdf(await renderPdf(plan, run, pdfFonts()));
+	const { pages, fonts } = await readPdf(await renderPdf(plan, run, fontFiles()));
 	expect(pages).toHaveLength(Math.max(1, run.pages.length));
 	run.pages.forEach((page, index) => {
 		const read = pages[index];
@@ -48,12 +47,6 @@ async function compare(plan: Plan) {
 		});
 	});
 	return { pages, fonts };
-}
-
-function demoPlan(): Plan {
-	const document = checked(planSchema, demoMonth);
-	if (!document.ok) throw new Error('the demo month has faults');
-	return toPlan(document.value);
 }
 
 describe('the PDF read back', () => {
@@ -85,7 +78,7 @@ describe('the PDF read back', () => {
 		const correction = correctionFor({ acrossMm: 98.5, downMm: 100 });
 		const [plain, corrected] = await Promise.all(
 			[undefined, correction].map(async (factors) => {
-				const { pages } = await readPdf(await renderPdf(plan, run, pdfFonts(), factors));
+				const { pages } = await readPdf(await renderPdf(plan, run, fontFiles(), factors));
 				return pages[0];
 			})
 		);
@@ -110,7 +103,7 @@ describe('the PDF read back', () => {
 		const run = planRun(small);
 		const places = placesOn('a4', notebook.pageMm);
 		if (!places) throw new Error('two small pages fit on A4');
-		const { pages } = await readPdf(await renderSheets(small, run, pdfFonts(), 'a4'));
+		const { pages } = await readPdf(await renderSheets(small, run, fontFiles(), 'a4'));
 		const lefts = new Set(run.pages.map(({ number }) => number - (number % 2)));
 		expect(pages).toHaveLength(lefts.size);
 		expect(pages[0]?.widthMm).toBeCloseTo(297, 2);
@@ -136,7 +129,7 @@ describe('the PDF read back', () => {
 		const run = planRun(plan);
 		const [full, lines] = await Promise.all(
 			(['everything', 'lines'] as const).map(async (drawn) =>
-				readPdf(await renderPdf(plan, run, pdfFonts(), undefined, drawn))
+				readPdf(await renderPdf(plan, run, fontFiles(), undefined, drawn))
 			)
 		);
 		expect(lines?.pages.map(({ strokes }) => strokes)).toEqual(

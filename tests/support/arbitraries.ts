@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import demoMonth from '../../demo/month.json';
+import { checked, planSchema, toPlan } from '../../src/lib/core/formats';
 import { kinds } from '../../src/lib/core/catalogue';
 import type { Plan } from '../../src/lib/core/fit';
 import type { Item, Wish } from '../../src/lib/core/forms';
@@ -198,4 +200,11 @@ export function documentWith(wishes: readonly unknown[], parts: Record<string, u
 		wishes,
 		...parts
 	};
+}
+
+/** The month that ships with the program, as a plan. */
+export function demoPlan(): Plan {
+	const document = checked(planSchema, demoMonth);
+	if (!document.ok) throw new Error('the demo month has faults');
+	return toPlan(document.value);
 }

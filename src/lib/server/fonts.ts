@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { PdfFonts } from '$lib/core/render/pdf';
+import type { FontFiles } from '$lib/core/render/faces';
 
 const require = createRequire(import.meta.url);
 
@@ -8,15 +8,15 @@ function face(file: string): Uint8Array {
 	return readFileSync(require.resolve(`@fontsource/${file}`));
 }
 
-let loaded: PdfFonts | undefined;
+let loaded: FontFiles | undefined;
 
-/** The font files that PDFs embed, from the packages that ship with the program; read once. */
-export function pdfFonts(): PdfFonts {
+/** The font files that PDFs and SVGs embed, from the packages that ship with the program; read once. */
+export function fontFiles(): FontFiles {
 	loaded ??= load();
 	return loaded;
 }
 
-function load(): PdfFonts {
+function load(): FontFiles {
 	// Letters that the hand typeface lacks are taken from a plain one that has more scripts.
 	const plain = ['latin', 'latin-ext', 'greek', 'cyrillic', 'cyrillic-ext', 'vietnamese'].map(
 		(script) => face(`alegreya-sans/files/alegreya-sans-${script}-400-normal.woff`)

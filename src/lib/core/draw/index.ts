@@ -1,2 +1,3 @@
 export * from './mark';
 export * from './merge';
+export * from './stencil';

@@ -1,34 +1,16 @@
 import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
 import { spreadOf, type Page } from '../paper';
-import { drawPage, registerFaces, type Correction, type Drawn, type PdfFonts } from './pdf';
+import type { FontFiles } from './faces';
+import { pageArt, type Drawn } from './page-art';
+import { drawPage, registerFaces, type Correction } from './pdf';
 import { collectPdf, pointsPerMm } from './pdf-file';
-import { sheetsMm, type SheetName } from './sheets';
+import { placesOn, type SheetPlaces } from './sheet-places';
+import type { SheetName } from './sheets';
 
 /** A crop mark stands this far from the page's corner, and is this long (common practice). */
 const markGapMm = 2;
 const markMm = 5;
-
-/** Where the pages of a spread lie on a sheet that is laid across, in mm from its upper left corner. */
-export interface SheetPlaces {
-	readonly width: number;
-	readonly height: number;
-	readonly left: { readonly x: number; readonly y: number };
-	readonly right: { readonly x: number; readonly y: number };
-}
-
-/** Two pages side by side in the middle of a sheet laid across; undefined where they are too large for it. */
-export function placesOn(
-	sheet: SheetName,
-	page: Plan['notebook']['pageMm']
-): SheetPlaces | undefined {
-	const width = sheetsMm[sheet].height;
-	const height = sheetsMm[sheet].width;
-	const x = (width - 2 * page.width) / 2;
-	const y = (height - page.height) / 2;
-	if (x < 0 || y < 0) return undefined;
-	return { width, height, left: { x, y }, right: { x: x + page.width, y } };
-}
 
 /**
  * The run at true size, two pages on a sheet with crop marks: each spread as it lies open in the book.
@@ -37,7 +19,7 @@ export function placesOn(
 export async function renderSheets(
 	plan: Plan,
 	run: Run,
-	fonts: PdfFonts,
+	fonts: FontFiles,
 	sheet: SheetName,
 	drawn: Drawn = 'everything',
 	correction: Correction = { x: 1, y: 1 }
@@ -66,12 +48,12 @@ export async function renderSheets(
 	}
 	for (const pages of spreads.size > 0 ? spreads.values() : [[]]) {
 		document.addPage({ size, margin: 0 });
-		document.scale(along.x, along.y);
+		document.scale(along.x * pointsPerMm, along.y * pointsPerMm);
 		for (const page of pages) {
 			const at = places[page.side];
 			document.save();
-			document.translate(at.x * pointsPerMm, at.y * pointsPerMm);
-			drawPage(document, plan, run, page, faces, drawn);
+			document.translate(at.x, at.y);
+			drawPage(document, pageArt(plan, run, page, drawn), faces);
 			document.restore();
 		}
 		drawCropMarks(document, places, pageMm);
@@ -85,10 +67,9 @@ function drawCropMarks(
 	{ left, right }: SheetPlaces,
 	page: { readonly width: number; readonly height: number }
 ): void {
-	const point = (mm: number) => mm * pointsPerMm;
 	const line = (x1: number, y1: number, x2: number, y2: number) =>
-		document.moveTo(point(x1), point(y1)).lineTo(point(x2), point(y2));
-	document.lineWidth(point(0.1)).strokeColor('#000000');
+		document.moveTo(x1, y1).lineTo(x2, y2);
+	document.lineWidth(0.1).strokeColor('#000000');
 	const [top, bottom] = [left.y, left.y + page.height];
 	for (const x of [left.x, right.x, right.x + page.width]) {
 		line(x, top - markGapMm - markMm, x, top - markGapMm);

@@ -5,6 +5,7 @@
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import type { BlockMove, Moving } from './block-move.svelte';
 	import { grips, wholeBlock, type Grip } from './grip';
+	import { holdTouch } from './hold-touch';
 
 	/** The blocks of one page as things to take hold of: by mouse, by touch, by keyboard. */
 	let { desk, move, page }: { desk: MonthDesk; move: BlockMove; page: number } = $props();
@@ -104,6 +105,7 @@
 		aria-pressed={chosen}
 		aria-label={name}
 		aria-describedby={can ? 'moving-help' : 'staying-help'}
+		{@attach holdTouch(() => can && desk.chosen === block.wish)}
 		onclick={() => (desk.chosen = block.wish)}
 		onpointerdown={(event) => took(event, block, wholeBlock)}
 		onpointermove={pulls}
@@ -121,6 +123,7 @@
 			{#if block.room.span === 'page' || grip.x === 0}
 				<g
 					role="presentation"
+					{@attach holdTouch(() => true)}
 					class="touch-none {grip.x === 0
 						? 'cursor-ns-resize'
 						: grip.y === 0

@@ -25,7 +25,7 @@ import {
 	type Rect
 } from '$lib/core/paper';
 import type { MonthDesk } from '../month/month-desk.svelte';
-import { pulled, wholeBlock, type Grip } from './grip';
+import { heldInside, pulled, wholeBlock, type Grip } from './grip';
 
 /** A block in the hand: where it was, and where it is held now. */
 export interface Moving {
@@ -104,15 +104,20 @@ export class BlockMove {
 		const { width } = notebook.pageMm;
 		const middle = here.x + (rect.x + rect.w / 2) * notebook.pitchMm;
 		const over = side === 'left' ? middle > width : middle < 0;
-		if (!over || grip !== wholeBlock) return this.put(from.page, rect);
+		if (grip !== wholeBlock) return this.put(from.page, rect);
+		if (!over) return this.put(from.page, this.inside(from.page, rect));
 		const squares = (mm: number) => Math.round(mm / notebook.pitchMm);
 		const shift = here.x - there.x + (side === 'left' ? -width : width);
 		const { left, right } = spreadOf(from.page);
-		this.put(side === 'left' ? right : left, {
-			...rect,
-			x: rect.x + squares(shift),
-			y: rect.y + squares(here.y - there.y)
-		});
+		const page = side === 'left' ? right : left;
+		const moved = { ...rect, x: rect.x + squares(shift), y: rect.y + squares(here.y - there.y) };
+		this.put(page, this.inside(page, moved));
+	}
+
+	/** The edges of a page hold a block that is pushed over them by a square or two. */
+	private inside(page: number, rect: Rect): Rect {
+		const { columns, rows } = pageOf(this.desk.plan.notebook, page);
+		return heldInside(rect, { w: columns, h: rows }, 2);
 	}
 
 	/** One step by keyboard: it stays on the page, and at the fold it steps over to the other one. */

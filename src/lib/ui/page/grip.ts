@@ -1,4 +1,4 @@
-import type { Dot, Rect } from '$lib/core/paper';
+import type { Dot, Rect, Size } from '$lib/core/paper';
 
 /** Which edges of a block a person has hold of: -1 for the left or upper, 1 for the right or lower one. */
 export interface Grip {
@@ -27,6 +27,16 @@ export function pulled(rect: Rect, { x, y }: Grip, by: Dot): Rect {
 	const [left, w] = along(rect.x, rect.w, x, by.x);
 	const [top, h] = along(rect.y, rect.h, y, by.y);
 	return { x: left, y: top, w, h };
+}
+
+/** A block that stands over an edge of its page by no more than `reach` squares is held inside it. */
+export function heldInside(rect: Rect, page: Size, reach: number): Rect {
+	const inside = (start: number, length: number, whole: number) => {
+		if (start < 0 && start >= -reach) return 0;
+		const over = start + length - whole;
+		return over > 0 && over <= reach ? start - over : start;
+	};
+	return { ...rect, x: inside(rect.x, rect.w, page.w), y: inside(rect.y, rect.h, page.h) };
 }
 
 function along(start: number, length: number, edge: -1 | 0 | 1, by: number): [number, number] {

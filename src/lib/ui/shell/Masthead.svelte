@@ -40,6 +40,11 @@
 						name: 'Guide',
 						href: `/months/${current.id}/guide/${pageNumber ?? 'first'}`,
 						here: page.route.id?.includes('/guide/')
+					},
+					{
+						name: 'Sheets',
+						href: `/months/${current.id}/sheets`,
+						here: page.route.id?.endsWith('/sheets')
 					}
 				]
 			: [])

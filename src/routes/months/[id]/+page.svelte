@@ -1,9 +1,7 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
 	import { monthTitle } from '$lib/core/month';
 	import AddWish from '$lib/ui/month/AddWish.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
-	import MoreSheets from '$lib/ui/month/MoreSheets.svelte';
 	import IndexLines from '$lib/ui/month/IndexLines.svelte';
 	import MonthSettings from '$lib/ui/month/MonthSettings.svelte';
 	import PagesMeter from '$lib/ui/month/PagesMeter.svelte';
@@ -13,8 +11,6 @@
 	import Suggestions from '$lib/ui/month/Suggestions.svelte';
 	import WishList from '$lib/ui/month/WishList.svelte';
 
-	let { data } = $props();
-	let printer = $state(untrack(() => data.printers[0]?.id ?? ''));
 	const current = getMonthDesk();
 	const desk = $derived(current());
 	const title = $derived(monthTitle(desk.plan.locale, desk.plan.month));
@@ -44,23 +40,8 @@
 	>
 		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
 			<div class="min-w-60 flex-1"><PagesMeter {desk} /></div>
-			{#if data.printers.length > 0}
-				<label class="flex items-center gap-2">
-					<span class="text-sm text-ink-soft">for</span>
-					<select class="field" bind:value={printer} aria-label="Printer">
-						<option value="">a printer that prints true</option>
-						{#each data.printers as { id, name } (id)}<option value={id}>{name}</option>{/each}
-					</select>
-				</label>
-			{/if}
 			<a class="button" href="/months/{desk.id}/compare">Compare</a>
-			<a
-				class="button"
-				href="/app/months/{desk.id}/plan.pdf{printer ? `?printer=${printer}` : ''}"
-				target="_blank"
-				rel="noopener"
-				data-sveltekit-reload>Print at true size (PDF)</a
-			>
+			<a class="button" href="/months/{desk.id}/sheets">Print and save</a>
 		</div>
 		<Suggestions {desk} />
 		<Proof {desk} />
@@ -77,7 +58,6 @@
 		{:else}
 			<RunPicture {desk} />
 			<IndexLines {desk} />
-			<MoreSheets monthId={desk.id} {printer} />
 		{/if}
 	</section>
 </main>

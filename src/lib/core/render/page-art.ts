@@ -1,0 +1,97 @@
+import { slotOutline, stencilSlots, type TextMark, type Tone } from '../draw';
+import { pageMarks, type Plan, type Run } from '../fit';
+import { marginMm, type Dot, type Page, type Rect } from '../paper';
+import { setText } from './lettering-size';
+
+/** What of a page is drawn: everything; only its lines, to be traced; or slots to be cut out of card. */
+export type Drawn = 'everything' | 'lines' | 'stencil';
+
+/** A text as it is set on paper. */
+export interface ArtText {
+	readonly mark: TextMark;
+	/** Left end of its line, or its middle when centred; on the baseline. */
+	readonly x: number;
+	readonly y: number;
+	readonly size: number;
+}
+
+/** A page as lines, areas and texts on its paper: all lengths in mm from the paper's upper left corner. */
+export interface PageArt {
+	readonly width: number;
+	readonly height: number;
+	readonly tints: readonly (Rect & { readonly tone: Tone })[];
+	readonly dots: readonly Dot[];
+	readonly strokes: readonly { readonly points: readonly Dot[]; readonly closed: boolean }[];
+	/** Width of the strokes. */
+	readonly pen: number;
+	readonly texts: readonly ArtText[];
+}
+
+/** Colours of ink on paper, by what they mean. */
+export const inks = { ink: '#1d2a3a', dot: '#9a9a94' } as const;
+export const dotMm = 0.35;
+const lineMm = 0.3;
+const hairlineMm = 0.1;
+
+export const tones: Record<Tone, string> = {
+	rest: '#ece7da',
+	art: '#f4f1e8',
+	line: '#f3f0e6',
+	bar: '#c9d8d4',
+	slack: '#e8efec',
+	'level-1': '#f3e3a8',
+	'level-2': '#bcd7b4',
+	'level-3': '#b5cfe0',
+	'level-4': '#c5bcdc',
+	'level-5': '#e3b9b0',
+	'level-6': '#cfc6b4'
+};
+
+/** Everything that is to be drawn on a page of a run, where the notebook has it. */
+export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everything'): PageArt {
+	const { notebook, hand } = plan;
+	const { pitchMm } = notebook;
+	const margin = marginMm(notebook, page.side);
+	const at = ({ x, y }: Dot): Dot => ({ x: margin.x + x * pitchMm, y: margin.y + y * pitchMm });
+	const marks = pageMarks(plan, run, page.number);
+	const size = { width: notebook.pageMm.width, height: notebook.pageMm.height };
+	const bare = { ...size, tints: [], texts: [], dots: [] };
+	if (drawn === 'stencil')
+		return {
+			...bare,
+			// The page's corner dots, to lay the stencil on.
+			dots: [0, page.rows].flatMap((y) => [0, page.columns].map((x) => at({ x, y }))),
+			strokes: stencilSlots(marks, pitchMm).map((slot) => ({
+				points: slotOutline(slot, pitchMm).map(at),
+				closed: true
+			})),
+			pen: hairlineMm
+		};
+	const strokes = marks.flatMap((mark) => {
+		if (mark.kind === 'line')
+			return [
+				{ points: [at({ x: mark.x1, y: mark.y1 }), at({ x: mark.x2, y: mark.y2 })], closed: false }
+			];
+		return mark.kind === 'shape' ? [{ points: mark.points.map(at), closed: true }] : [];
+	});
+	if (drawn === 'lines') return { ...bare, strokes, pen: lineMm };
+	const dots: Dot[] = [];
+	for (let y = 0; y <= page.rows; y++)
+		for (let x = 0; x <= page.columns; x++) dots.push(at({ x, y }));
+	return {
+		...size,
+		tints: marks.flatMap((mark) =>
+			mark.kind === 'tint'
+				? [{ ...at(mark), w: mark.w * pitchMm, h: mark.h * pitchMm, tone: mark.tone }]
+				: []
+		),
+		dots,
+		strokes,
+		pen: lineMm,
+		texts: marks.flatMap((mark): ArtText[] => {
+			if (mark.kind !== 'text') return [];
+			const set = setText(mark, hand);
+			return [{ mark, ...at({ x: set.x, y: set.baseline }), size: set.size * pitchMm }];
+		})
+	};
+}

@@ -1,0 +1,83 @@
+import { faceRuns, type Face, type Faces } from './faces';
+import { dotMm, inks, tones, type ArtText, type PageArt } from './page-art';
+
+/**
+ * A page as an SVG at true size, its units mm. Texts stay texts: the fonts that they are written in are
+ * embedded. With `outlined` they become outlines instead, for programs that know no embedded fonts.
+ */
+export function renderSvg(art: PageArt, faces: Faces, outlined = false): string {
+	const { width, height, tints, dots, strokes, pen, texts } = art;
+	const used = new Set(
+		outlined ? [] : texts.flatMap(({ mark }) => faceRuns(mark, faces).map(({ face }) => face))
+	);
+	const parts = [
+		`<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
+		used.size > 0 ? `<style>${[...used].map(fontRule).join('')}</style>` : '',
+		...tints.map(
+			({ x, y, w, h, tone }) =>
+				`<rect x="${mm(x)}" y="${mm(y)}" width="${mm(w)}" height="${mm(h)}" fill="${tones[tone]}"/>`
+		),
+		// A stroke of no length with round ends is a dot.
+		path(
+			dots.map(({ x, y }) => `M${mm(x)} ${mm(y)}h0`),
+			`stroke="${inks.dot}" stroke-width="${dotMm}" stroke-linecap="round"`
+		),
+		path(
+			strokes.map(
+				({ points, closed }) =>
+					`M${points.map(({ x, y }) => `${mm(x)} ${mm(y)}`).join('L')}${closed ? 'Z' : ''}`
+			),
+			`stroke="${inks.ink}" stroke-width="${pen}"`
+		),
+		...texts.map((text) => (outlined ? outlines(text, faces) : writing(text, faces))),
+		'</svg>'
+	];
+	return parts.filter(Boolean).join('\n');
+}
+
+function path(parts: readonly string[], look: string): string {
+	return parts.length === 0 ? '' : `<path d="${parts.join('')}" fill="none" ${look}/>`;
+}
+
+function fontRule({ name, file }: Face): string {
+	const data = Buffer.from(file).toString('base64');
+	return `@font-face{font-family:"${name}";src:url(data:font/woff;base64,${data})}`;
+}
+
+function writing({ mark, x, y, size }: ArtText, faces: Faces): string {
+	const anchor = mark.align === 'center' ? ' text-anchor="middle"' : '';
+	const turn = mark.turned ? ` transform="rotate(-90 ${mm(x)} ${mm(y)})"` : '';
+	const runs = faceRuns(mark, faces).map(
+		({ face, text }) => `<tspan font-family="${face.name}">${escaped(text)}</tspan>`
+	);
+	return `<text x="${mm(x)}" y="${mm(y)}" font-size="${mm(size)}" fill="${inks.ink}"${anchor}${turn}>${runs.join('')}</text>`;
+}
+
+function outlines({ mark, x, y, size }: ArtText, faces: Faces): string {
+	const glyphs: string[] = [];
+	let along = 0;
+	for (const { face, text } of faceRuns(mark, faces)) {
+		const scale = size / face.font.unitsPerEm;
+		const line = face.font.layout(text);
+		line.glyphs.forEach((glyph, index) => {
+			const place = line.positions[index];
+			const [dx, dy] = [place?.xOffset ?? 0, place?.yOffset ?? 0];
+			glyphs.push(
+				`<path transform="translate(${mm(along + dx * scale)} ${mm(-dy * scale)}) scale(${scale} ${-scale})" d="${glyph.path.toSVG()}"/>`
+			);
+			along += (place?.xAdvance ?? 0) * scale;
+		});
+	}
+	const start = mark.align === 'center' ? -along / 2 : 0;
+	const turn = mark.turned ? ' rotate(-90)' : '';
+	return `<g fill="${inks.ink}" transform="translate(${mm(x)} ${mm(y)})${turn} translate(${mm(start)} 0)">${glyphs.join('')}</g>`;
+}
+
+/** A length to a ten-thousandth of a millimetre. */
+function mm(length: number): string {
+	return String(Math.round(length * 10_000) / 10_000);
+}
+
+function escaped(text: string): string {
+	return text.replace(/[&<>]/g, (sign) => `&#${sign.charCodeAt(0)};`);
+}

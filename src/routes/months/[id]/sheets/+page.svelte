@@ -1,0 +1,176 @@
+<script lang="ts">
+	import { onMount, untrack } from 'svelte';
+	import { formatMonth, monthTitle } from '$lib/core/month';
+	import { usualSheet } from '$lib/core/render';
+	import type { Drawn } from '$lib/core/render/page-art';
+	import { placesOn } from '$lib/core/render/sheet-places';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import ArchiveButton from '$lib/ui/sheets/ArchiveButton.svelte';
+	import {
+		allFiles,
+		pageFile,
+		pdfFile,
+		stripsFile,
+		type SheetChoice,
+		type SheetFile
+	} from '$lib/ui/sheets/sheet-files';
+
+	let { data } = $props();
+	const current = getMonthDesk();
+	const desk = $derived(current());
+
+	let drawn = $state<Drawn>('everything');
+	let only = $state('');
+	let printer = $state(untrack(() => data.printers[0]?.id ?? ''));
+	let dpi = $state(300);
+	let paper = $state(untrack(() => usualSheet(desk.plan.locale)));
+
+	const month = $derived(formatMonth(desk.plan.month));
+	const { width, height } = $derived(desk.plan.notebook.pageMm);
+	const numbers = $derived(
+		desk.run.pages
+			.map(({ number }) => number)
+			.filter((number) => only === '' || String(number) === only)
+	);
+	const twoUpFits = $derived(placesOn(paper, desk.plan.notebook.pageMm) !== undefined);
+	const choice = $derived<SheetChoice>({
+		monthId: desk.id,
+		month,
+		drawn,
+		page: only === '' ? undefined : Number(only),
+		printer,
+		dpi,
+		paper
+	});
+	/** What is on the screen is what is printed, so it must be the newest. */
+	const version = $derived(desk.saver.baseRevision);
+
+	onMount(() => {
+		const sheet = new CSSStyleSheet();
+		document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet];
+		const stop = $effect.root(() => {
+			$effect(() => sheet.replaceSync(`@page { size: ${width}mm ${height}mm; margin: 0 }`));
+		});
+		return () => {
+			stop();
+			document.adoptedStyleSheets = document.adoptedStyleSheets.filter((other) => other !== sheet);
+		};
+	});
+</script>
+
+{#snippet file({ address }: SheetFile, name: string)}
+	<a class="button" href={address} target="_blank" rel="noopener" data-sveltekit-reload>{name}</a>
+{/snippet}
+
+<svelte:head><title>Sheets · Horarium</title></svelte:head>
+
+<main id="main" class="grid flex-1 md:grid-cols-[minmax(17rem,24rem)_1fr] print:block">
+	<section
+		aria-label="What is printed"
+		class="flex flex-col gap-4 border-r border-hairline bg-sheet px-5 py-4 print:hidden"
+	>
+		<h1 class="text-3xl">Sheets</h1>
+		<p class="text-ink-soft">
+			{monthTitle(desk.plan.locale, desk.plan.month)}, at true size: print at 100 %, not “fit to
+			page”.
+		</p>
+		<Choice
+			label="What"
+			value={drawn}
+			rows
+			options={[
+				{ value: 'everything', label: 'The whole page' },
+				{ value: 'lines', label: 'Only its lines, to trace' },
+				{ value: 'stencil', label: 'A stencil: slots to cut out of card' }
+			]}
+			onchange={(value) => (drawn = value)}
+		/>
+		<label class="flex flex-col gap-0.5">
+			<span class="text-sm text-ink-soft">Pages</span>
+			<select class="field" bind:value={only}>
+				<option value="">all {desk.run.pages.length} of the run</option>
+				{#each desk.run.pages as { number } (number)}
+					<option value={String(number)}>page {number}</option>
+				{/each}
+			</select>
+		</label>
+		{#if data.printers.length > 0}
+			<label class="flex flex-col gap-0.5">
+				<span class="text-sm text-ink-soft">Printer</span>
+				<select class="field" bind:value={printer}>
+					<option value="">one that prints true</option>
+					{#each data.printers as { id, name } (id)}<option value={id}>{name}</option>{/each}
+				</select>
+			</label>
+		{/if}
+		<div class="flex flex-wrap gap-3">
+			<Choice
+				label="Paper for two pages, and for strips"
+				value={paper}
+				options={[
+					{ value: 'a4', label: 'A4' },
+					{ value: 'letter', label: 'US Letter' }
+				]}
+				onchange={(value) => (paper = value)}
+			/>
+			<NumberField
+				label="Pictures"
+				value={dpi}
+				least={50}
+				most={1200}
+				unit="dots per inch"
+				onchange={(value) => (dpi = value ?? dpi)}
+			/>
+		</div>
+		{#if desk.run.pages.length > 0}
+			<h2 class="pt-2 text-xl">Print or save</h2>
+			<div class="flex flex-wrap gap-2">
+				{@render file(pdfFile(choice, false), 'PDF, page by page')}
+				{#if twoUpFits}{@render file(
+						pdfFile(choice, true),
+						'PDF, two on a sheet with crop marks'
+					)}{/if}
+				{@render file(stripsFile(choice), 'Tick strips (PDF)')}
+				{#if choice.page !== undefined}
+					{@render file(pageFile(choice, choice.page, 'svg'), 'SVG in mm')}
+					{@render file(pageFile(choice, choice.page, 'png'), 'Picture (PNG)')}
+				{/if}
+				<button class="button" onclick={() => window.print()}>Print from the browser</button>
+			</div>
+			<ArchiveButton
+				files={allFiles(choice, numbers, twoUpFits)}
+				name="horarium-{month}{choice.page === undefined ? '' : `-page-${choice.page}`}.zip"
+			/>
+			{#if !twoUpFits}
+				<p class="text-sm text-ink-soft">
+					Two pages of {width} × {height} mm are too large for this paper: print them one by one.
+				</p>
+			{/if}
+		{/if}
+		<h2 class="pt-2 text-xl">The month as a file</h2>
+		<p>
+			<a class="button" href="/app/months/{desk.id}/plan.json" download data-sveltekit-reload
+				>Save this month as a file</a
+			>
+		</p>
+	</section>
+	<section aria-label="The sheets" class="px-5 py-5 md:overflow-auto print:p-0">
+		{#if numbers.length === 0}
+			<p class="max-w-lg py-10 text-lg">No page is planned yet, so there is nothing to print.</p>
+		{/if}
+		<ol class="flex flex-wrap gap-5 print:block">
+			{#each numbers as number (number)}
+				<li class="true-page" style="--page-width: {width}mm; --page-height: {height}mm">
+					<img
+						class="block h-auto w-full bg-print shadow-[0.1rem_0.15rem_0_var(--shadow)] print:shadow-none"
+						src="{pageFile(choice, number, 'svg').address}&v={version}"
+						alt="Page {number}, as it is printed"
+					/>
+					<span class="text-sm text-ink-soft print:hidden">{number}</span>
+				</li>
+			{/each}
+		</ol>
+	</section>
+</main>

@@ -1,0 +1,134 @@
+import { test } from 'vitest';
+import { onStage, saved } from './app';
+
+const stage = onStage();
+
+async function openDesk(number: number) {
+	const { page } = stage();
+	await page.goto(`${page.url()}/pages/${number}`, { waitUntil: 'networkidle' });
+	return page;
+}
+
+const sleep = (from: string) => new RegExp(`^Sleep on page 67, .* from dot ${from}$`);
+
+test('a block is moved and sized by keyboard, pinned, and taken back', async () => {
+	const page = await openDesk(67);
+	const block = page.getByRole('button', { name: sleep('0, 0') });
+	await block.focus();
+	await page.keyboard.press('ArrowDown');
+	await page.keyboard.press('ArrowDown');
+	await page.getByText(/Sleep from \(0, 2\), 28 × 36/).waitFor();
+	await page.keyboard.press('Shift+ArrowDown');
+	await page.getByText(/Sleep from \(0, 2\), 28 × 37/).waitFor();
+	await page.keyboard.press('Escape');
+	await page.getByText('Point at a dot to count to it.').waitFor();
+	await page.keyboard.press('ArrowDown');
+	await page.keyboard.press('Enter');
+	await page.getByRole('button', { name: sleep('0, 1') }).waitFor();
+	await page.getByRole('button', { name: 'Let it move again' }).waitFor();
+	await page.keyboard.press('Control+z');
+	await page.getByRole('button', { name: sleep('0, 0') }).waitFor();
+	await page.getByRole('button', { name: 'Keep it where it is' }).waitFor();
+});
+
+test('dragging shows what is beside the block, and what it covers gives way', async () => {
+	const page = await openDesk(67);
+	const block = page.getByRole('button', { name: sleep('0, 0') });
+	const box = await block.boundingBox();
+	if (!box) throw new Error('no block');
+	const square = box.width / 28;
+	await page.mouse.move(box.x + 40, box.y + 300);
+	await page.mouse.down();
+	await page.mouse.move(box.x + 40, box.y + 300 + 3.2 * square, { steps: 4 });
+	await page.getByText(/Sleep from \(0, 3\)/).waitFor();
+	await page.mouse.move(box.x + 40, box.y + 300 + 9 * square, { steps: 4 });
+	await page.getByText(/over the edge of the page/).waitFor();
+	// Let go where it cannot stay, it goes back.
+	await page.mouse.up();
+	await page.getByRole('button', { name: sleep('0, 0') }).waitFor();
+
+	await page.mouse.move(box.x + 40, box.y + 300);
+	await page.mouse.down();
+	await page.mouse.move(box.x + 40 - 28 * square, box.y + 300, { steps: 8 });
+	await page.getByText(/gives way/).waitFor();
+	await page.mouse.up();
+	await page.getByRole('button', { name: /^Sleep on page 66/ }).waitFor();
+	await saved(await reopened());
+});
+
+async function reopened() {
+	const { page } = stage();
+	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	return page;
+}
+
+test('a block is sized by its handle, and its cells with it', async () => {
+	const page = await openDesk(66);
+	const block = page.getByRole('button', { name: /^Sleep on page 66/ });
+	await block.click();
+	const box = await block.boundingBox();
+	if (!box) throw new Error('no block');
+	const square = box.width / 28;
+	await page.mouse.move(box.x + box.width / 2, box.y + box.height);
+	await page.mouse.down();
+	await page.mouse.move(box.x + box.width / 2, box.y + box.height + 3 * square, { steps: 4 });
+	await page
+		.getByText(/28 × 39/)
+		.first()
+		.waitFor();
+	await page.mouse.up();
+	await page.getByRole('button', { name: /^Sleep on page 66, 28 × 39/ }).waitFor();
+});
+
+test('a place typed in figures is taken, or refused with words', async () => {
+	const page = await openDesk(66);
+	await page.getByRole('button', { name: /^Sleep on page 66/ }).click();
+	await page.getByLabel('High').fill('36');
+	await page.getByRole('button', { name: /^Sleep on page 66, 28 × 36/ }).waitFor();
+	await page.getByLabel('From the top').fill('9');
+	await page.getByText('That would reach over the page of 28 × 40 squares.').waitFor();
+	await page.getByLabel('From the top').fill('4');
+	await page
+		.getByRole('button', { name: /^Sleep on page 66, 28 × 36 squares from dot 0, 4/ })
+		.waitFor();
+});
+
+test('a finger chooses first and moves then', async () => {
+	const { app, browser } = stage();
+	const context = await browser.newContext({
+		viewport: { width: 768, height: 1024 },
+		hasTouch: true,
+		reducedMotion: 'reduce'
+	});
+	const page = await context.newPage();
+	await page.goto(app.address, { waitUntil: 'networkidle' });
+	await page.goto(`${page.url()}/pages/66`, { waitUntil: 'networkidle' });
+	const block = page.getByRole('button', { name: /^Sleep on page 66/ });
+	await block.tap();
+	const box = await block.boundingBox();
+	if (!box) throw new Error('no block');
+	const touch = await context.newCDPSession(page);
+	const at = (dy: number) => ({
+		touchPoints: [{ x: box.x + box.width / 2, y: box.y + box.height / 2 + dy }]
+	});
+	const square = box.width / 28;
+	await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', ...at(0) });
+	await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', ...at(-square) });
+	await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', ...at(-2 * square) });
+	await page.getByText(/Sleep from \(0, 2\)/).waitFor();
+	await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+	await page.getByRole('button', { name: /^Sleep on page 66, .* from dot 0, 2/ }).waitFor();
+	await context.close();
+});
+
+test('the counting cursor is led by arrow keys and counts from the mid-lines', async () => {
+	const page = await openDesk(62);
+	await page.getByRole('application', { name: /^Dots of page 63/ }).focus();
+	await page.keyboard.press('ArrowRight');
+	await page.getByText(/page 63, dot \(0, 0\)/).waitFor();
+	await page.keyboard.press('Shift+ArrowRight');
+	await page.keyboard.press('Shift+ArrowRight');
+	await page.keyboard.press('ArrowRight');
+	await page.keyboard.press('ArrowDown');
+	await page.getByText(/from the middle of the top: 3 left, 1 down/).waitFor();
+});
