@@ -45,6 +45,8 @@ export async function benchScreens(): Promise<void> {
 		}
 		await page.getByTestId('wish-3').click();
 		await keystrokes(page, await page.context().newCDPSession(page));
+		await dragging(page, await page.context().newCDPSession(page));
+		await page.goto(app.address, { waitUntil: 'networkidle' });
 		await allKinds(page);
 	} finally {
 		await browser.close();
@@ -86,6 +88,50 @@ async function allKinds(page: Page): Promise<void> {
 	);
 	const longest = await page.evaluate(() => Math.max(...window.frameTimes));
 	console.log(`  longest frame ${longest.toFixed(0)} ms (wanted: under 50)`);
+}
+
+/** A block dragged over its page, in a run of 60 blocks. */
+async function dragging(page: Page, session: CDPSession): Promise<void> {
+	const id = /months\/([^/]+)/.exec(page.url())?.[1];
+	const { origin } = new URL(page.url());
+	const known = await (await page.request.get(`${origin}/app/months/${id}/plan.json`)).json();
+	const notebook = { ...known.notebook, name: 'Thick', freePages: [{ first: 2, last: 121 }] };
+	const headers = { origin };
+	const book = await page.request.post(`${origin}/app/notebooks`, { data: notebook, headers });
+	const wishes = Array.from({ length: 60 }, (_, at) => ({
+		id: `w${at}`,
+		kind: 'habits',
+		size: { w: 28, h: 18 },
+		items: [{ name: 'Walk' }, { name: 'Knead' }]
+	}));
+	const month = { ...known, wishes, notebookId: (await book.json()).id };
+	const made = await page.request.post(`${origin}/app/months`, { data: month, headers });
+	await page.goto(`${origin}/months/${(await made.json()).id}/pages/10`);
+	await page.waitForLoadState('networkidle');
+	const blocks = page.locator('svg[role="group"] rect[role="button"]');
+	const box = await blocks.first().boundingBox();
+	if (!box) throw new Error('no block');
+	await session.send('Performance.enable');
+	const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+	await page.mouse.move(x, y);
+	await page.mouse.down();
+	const work: number[] = [];
+	for (let index = 0; index < 60; index++) {
+		const before = await worked(session);
+		await page.mouse.move(x + (index % 7) * 5, y + (index % 11) * 9);
+		await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
+		work.push((await worked(session)) - before);
+	}
+	await page.keyboard.press('Escape');
+	await page.mouse.up();
+	report('a block dragged, work of a frame', summary(work), 'wanted: under 8');
+}
+
+/** Milliseconds of script, style and layout on the main thread so far. */
+async function worked(session: CDPSession): Promise<number> {
+	const { metrics } = await session.send('Performance.getMetrics');
+	const of = (wanted: string) => metrics.find(({ name }) => name === wanted)?.value ?? 0;
+	return 1000 * (of('ScriptDuration') + of('LayoutDuration') + of('RecalcStyleDuration'));
 }
 
 async function keystrokes(page: Page, session: CDPSession): Promise<void> {

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { checked, planSchema, toDocument } from '../../src/lib/core/formats';
 import { anyPlan, documentWith } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
+import { readSvg } from '../support/read-svg';
 import { startApp, type App } from './app';
 
 let app: App;
@@ -100,6 +101,18 @@ describe('the API', () => {
 		expect(pages[0]?.heightMm).toBeCloseTo(210, 2);
 	});
 
+	test('draws a page as an SVG in mm, and says which pages there are', async () => {
+		const response = await post('/api/v1/plan.svg?page=13', JSON.stringify(demo));
+		expect(response.headers.get('content-type')).toBe('image/svg+xml');
+		const { widthMm, heightMm, dots } = readSvg(await response.text());
+		expect([widthMm, heightMm, dots.length]).toEqual([148, 210, 29 * 41]);
+		for (const query of ['page=99', 'only=dots']) {
+			const answer = await post(`/api/v1/plan.svg?${query}`, JSON.stringify(demo));
+			expect(answer.status).toBe(400);
+			expect((await answer.json()).errors[0].path).toBe(query.split('=')[0]);
+		}
+	});
+
 	test.each([
 		['broken JSON', '{"format":', 400],
 		['not UTF-8', '\ud800', 400],
@@ -109,7 +122,7 @@ describe('the API', () => {
 		['201 wishes', JSON.stringify(documentWith(Array(201).fill({ kind: 'cover' }))), 400],
 		['5 MB', ' '.repeat(5_000_000), 413]
 	])('refuses %s and goes on', async (_, body, status) => {
-		for (const path of ['/api/v1/plan', '/api/v1/plan.pdf', '/api/v1/guide']) {
+		for (const path of ['/api/v1/plan', '/api/v1/plan.pdf', '/api/v1/plan.svg', '/api/v1/guide']) {
 			const response = await post(path, body);
 			expect(response.status).toBe(status);
 			expect(response.headers.get('content-type')).toBe('application/problem+json');

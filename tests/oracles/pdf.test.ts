@@ -9,7 +9,7 @@ import { renderStrips } from '../../src/lib/core/render/strips-pdf';
 import { renderPdf } from '../../src/lib/core/render/pdf';
 import { sheetsMm } from '../../src/lib/core/render';
 import { renderCheckSheet } from '../../src/lib/core/render/check-sheet';
-import { checkSheetFont, fontFiles } from '../../src/lib/server/fonts';
+import { checkSheetFont, faces } from '../../src/lib/server/fonts';
 import { anyPlan, demoPlan } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 
@@ -19,7 +19,7 @@ const toleranceMm = 0.01;
 /** Everything on every page of a plan's PDF against the notebook's dots. */
 async function compare(plan: Plan) {
 	const run = planRun(plan);
-	const { pages, fonts } = await readPdf(await renderPdf(plan, run, fontFiles()));
+	const { pages, fonts } = await readPdf(await renderPdf(plan, run, faces()));
 	expect(pages).toHaveLength(Math.max(1, run.pages.length));
 	run.pages.forEach((page, index) => {
 		const read = pages[index];
@@ -78,7 +78,7 @@ describe('the PDF read back', () => {
 		const correction = correctionFor({ acrossMm: 98.5, downMm: 100 });
 		const [plain, corrected] = await Promise.all(
 			[undefined, correction].map(async (factors) => {
-				const { pages } = await readPdf(await renderPdf(plan, run, fontFiles(), factors));
+				const { pages } = await readPdf(await renderPdf(plan, run, faces(), factors));
 				return pages[0];
 			})
 		);
@@ -103,7 +103,7 @@ describe('the PDF read back', () => {
 		const run = planRun(small);
 		const places = placesOn('a4', notebook.pageMm);
 		if (!places) throw new Error('two small pages fit on A4');
-		const { pages } = await readPdf(await renderSheets(small, run, fontFiles(), 'a4'));
+		const { pages } = await readPdf(await renderSheets(small, run, faces(), 'a4'));
 		const lefts = new Set(run.pages.map(({ number }) => number - (number % 2)));
 		expect(pages).toHaveLength(lefts.size);
 		expect(pages[0]?.widthMm).toBeCloseTo(297, 2);
@@ -129,7 +129,7 @@ describe('the PDF read back', () => {
 		const run = planRun(plan);
 		const [full, lines] = await Promise.all(
 			(['everything', 'lines'] as const).map(async (drawn) =>
-				readPdf(await renderPdf(plan, run, fontFiles(), undefined, drawn))
+				readPdf(await renderPdf(plan, run, faces(), undefined, drawn))
 			)
 		);
 		expect(lines?.pages.map(({ strokes }) => strokes)).toEqual(

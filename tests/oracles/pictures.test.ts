@@ -3,19 +3,18 @@ import { PNG } from 'pngjs';
 import { describe, expect, test } from 'vitest';
 import { pageMarks, planRun, type Plan, type Run } from '../../src/lib/core/fit';
 import { dotMm, pageOf, type Page } from '../../src/lib/core/paper';
-import { openFaces } from '../../src/lib/core/render/faces';
 import { pageArt } from '../../src/lib/core/render/page-art';
 import { renderPdf } from '../../src/lib/core/render/pdf';
 import { renderPng } from '../../src/lib/core/render/png';
 import { renderSvg } from '../../src/lib/core/render/svg';
-import { fontFiles } from '../../src/lib/server/fonts';
+import { faces as openedFaces } from '../../src/lib/server/fonts';
 import { anyPlan, demoPlan } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
 
 // Referees: @xmldom/xmldom and svg-pathdata read SVGs back, pngjs PNGs, pdf.js PDFs.
 const toleranceMm = 0.01;
-const faces = openFaces(fontFiles());
+const faces = openedFaces();
 
 function compareSvg(plan: Plan, run: Run, page: Page) {
 	const read = readSvg(renderSvg(pageArt(plan, run, page), faces));
@@ -122,9 +121,7 @@ describe('PNG read back', () => {
 test('a stencil as PDF and as SVG is the same slots', async () => {
 	const plan = demoPlan();
 	const run = planRun(plan);
-	const { pages } = await readPdf(
-		await renderPdf(plan, run, fontFiles(), { x: 1, y: 1 }, 'stencil')
-	);
+	const { pages } = await readPdf(await renderPdf(plan, run, faces, { x: 1, y: 1 }, 'stencil'));
 	run.pages.forEach((page, index) => {
 		const { strokes } = readSvg(renderSvg(pageArt(plan, run, page, 'stencil'), faces));
 		expect(pages[index]?.strokes).toHaveLength(strokes.length);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { FontFiles } from '$lib/core/render/faces';
+import { openFaces, type Faces, type FontFiles } from '$lib/core/render/faces';
 
 const require = createRequire(import.meta.url);
 
@@ -8,12 +8,12 @@ function face(file: string): Uint8Array {
 	return readFileSync(require.resolve(`@fontsource/${file}`));
 }
 
-let loaded: FontFiles | undefined;
+let opened: Faces | undefined;
 
-/** The font files that PDFs and SVGs embed, from the packages that ship with the program; read once. */
-export function fontFiles(): FontFiles {
-	loaded ??= load();
-	return loaded;
+/** The fonts that PDFs and SVGs embed, from the packages that ship with the program; opened once. */
+export function faces(): Faces {
+	opened ??= openFaces(load());
+	return opened;
 }
 
 function load(): FontFiles {

@@ -1,14 +1,11 @@
 import type { Plan, Run } from '$lib/core/fit';
 import { formatMonth } from '$lib/core/month';
 import type { Page } from '$lib/core/paper';
-import { openFaces, type Faces } from '$lib/core/render/faces';
 import { pageArt, type Drawn } from '$lib/core/render/page-art';
 import { renderPng, resolutions } from '$lib/core/render/png';
 import { renderSvg } from '$lib/core/render/svg';
-import { fontFiles } from './fonts';
+import { faces } from './fonts';
 import { faulty } from './problem';
-
-let opened: Faces | undefined;
 
 /** What a query asks of one page, checked. */
 interface Asked {
@@ -36,11 +33,6 @@ export async function pngResponse(plan: Plan, run: Run, query: URLSearchParams):
 	}
 	const png = await renderPng(pageArt(plan, run, asked.page, asked.drawn), faces(), dpi);
 	return file(new Uint8Array(png), 'image/png', nameOf(plan, asked.page, 'png'));
-}
-
-function faces(): Faces {
-	opened ??= openFaces(fontFiles());
-	return opened;
 }
 
 function askedOf(run: Run, query: URLSearchParams): Asked | Response {

@@ -10,7 +10,7 @@ export interface FontFiles {
 /** A font file that is open. */
 export interface Face {
 	readonly name: string;
-	readonly file: Uint8Array;
+	readonly file: Buffer;
 	readonly font: fontkit.Font;
 }
 
@@ -18,7 +18,7 @@ export interface Face {
 export type Faces = Readonly<Record<'hand' | 'lettering', readonly Face[]>>;
 
 /** A part of a text that one face writes. */
-export interface Run {
+export interface FaceRun {
 	readonly face: Face;
 	readonly text: string;
 }
@@ -30,13 +30,16 @@ export function openFaces(files: FontFiles): Faces {
 
 function open(style: string, files: readonly Uint8Array[]): Face[] {
 	return files.flatMap((file, index): Face[] => {
-		const font = fontkit.create(Buffer.from(file));
-		return 'hasGlyphForCodePoint' in font ? [{ name: `${style}-${index}`, file, font }] : [];
+		const buffer = Buffer.from(file);
+		const font = fontkit.create(buffer);
+		return 'hasGlyphForCodePoint' in font
+			? [{ name: `${style}-${index}`, file: buffer, font }]
+			: [];
 	});
 }
 
 /** Cuts a mark's text where the face changes; a letter that no face has is written with the first. */
-export function faceRuns({ text, style }: TextMark, faces: Faces): Run[] {
+export function faceRuns({ text, style }: TextMark, faces: Faces): FaceRun[] {
 	const all = faces[style === 'lettering' ? 'lettering' : 'hand'];
 	const runs: { face: Face; text: string }[] = [];
 	for (const letter of text) {

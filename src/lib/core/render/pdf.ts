@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
-import { faceRuns, openFaces, type Faces, type FontFiles } from './faces';
+import { faceRuns, type FaceRun, type Faces } from './faces';
 import { dotMm, inks, pageArt, tones, type ArtText, type Drawn, type PageArt } from './page-art';
 import { collectPdf, pointsPerMm } from './pdf-file';
 
@@ -17,7 +17,7 @@ export interface Correction {
 export async function renderPdf(
 	plan: Plan,
 	run: Run,
-	fonts: FontFiles,
+	faces: Faces,
 	correction: Correction = { x: 1, y: 1 },
 	drawn: Drawn = 'everything'
 ): Promise<Uint8Array> {
@@ -33,7 +33,7 @@ export async function renderPdf(
 		info: { Title: plan.notebook.name, Creator: 'Horarium', CreationDate: new Date(0) }
 	});
 	const finished = collectPdf(document);
-	const faces = registerFaces(document, fonts);
+	registerFaces(document, faces);
 	for (const page of run.pages) {
 		document.addPage({ size, margin: 0 });
 		document.scale(correction.x * pointsPerMm, correction.y * pointsPerMm);
@@ -46,11 +46,9 @@ export async function renderPdf(
 }
 
 /** Makes the fonts known to a document. */
-export function registerFaces(document: PDFKit.PDFDocument, fonts: FontFiles): Faces {
-	const faces = openFaces(fonts);
+export function registerFaces(document: PDFKit.PDFDocument, faces: Faces): void {
 	for (const { name, file } of [...faces.hand, ...faces.lettering])
-		document.registerFont(name, Buffer.from(file));
-	return faces;
+		document.registerFont(name, file);
 }
 
 /** Draws a page with its upper left paper corner at the document's origin, which counts in mm. */
@@ -84,19 +82,22 @@ function drawStrokes(document: PDFKit.PDFDocument, { strokes, pen }: PageArt): v
 
 function drawText(document: PDFKit.PDFDocument, { mark, x, y, size }: ArtText, faces: Faces): void {
 	const runs = faceRuns(mark, faces);
-	const width = runs.reduce(
-		(sum, { face, text }) => sum + document.font(face.name, size).widthOfString(text),
-		0
-	);
 	document.save();
 	document.translate(x, y);
 	if (mark.turned) document.rotate(-90);
-	let along = mark.align === 'center' ? -width / 2 : 0;
+	let along = mark.align === 'center' ? -widthOf(document, runs, size) / 2 : 0;
 	for (const { face, text } of runs) {
 		document
 			.font(face.name, size)
 			.text(text, along, 0, { lineBreak: false, baseline: 'alphabetic' });
-		along += document.widthOfString(text);
+		if (runs.length > 1) along += document.widthOfString(text);
 	}
 	document.restore();
+}
+
+function widthOf(document: PDFKit.PDFDocument, runs: readonly FaceRun[], size: number): number {
+	return runs.reduce(
+		(sum, { face, text }) => sum + document.font(face.name, size).widthOfString(text),
+		0
+	);
 }

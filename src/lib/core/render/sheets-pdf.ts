@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
 import { spreadOf, type Page } from '../paper';
-import type { FontFiles } from './faces';
+import type { Faces } from './faces';
 import { pageArt, type Drawn } from './page-art';
 import { drawPage, registerFaces, type Correction } from './pdf';
 import { collectPdf, pointsPerMm } from './pdf-file';
@@ -19,7 +19,7 @@ const markMm = 5;
 export async function renderSheets(
 	plan: Plan,
 	run: Run,
-	fonts: FontFiles,
+	faces: Faces,
 	sheet: SheetName,
 	drawn: Drawn = 'everything',
 	correction: Correction = { x: 1, y: 1 }
@@ -40,7 +40,7 @@ export async function renderSheets(
 		info: { Title: name, Creator: 'Horarium', CreationDate: new Date(0) }
 	});
 	const finished = collectPdf(document);
-	const faces = registerFaces(document, fonts);
+	registerFaces(document, faces);
 	const spreads = new Map<number, Page[]>();
 	for (const page of run.pages) {
 		const { left } = spreadOf(page.number);

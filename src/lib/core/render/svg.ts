@@ -40,7 +40,7 @@ function path(parts: readonly string[], look: string): string {
 }
 
 function fontRule({ name, file }: Face): string {
-	const data = Buffer.from(file).toString('base64');
+	const data = file.toString('base64');
 	return `@font-face{font-family:"${name}";src:url(data:font/woff;base64,${data})}`;
 }
 
