@@ -62,8 +62,10 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 			)
 				if (!plan.wishes.some(({ id, pin }) => id === other.wish && pin?.page === left.page))
 					broken.push(`${other.wish} lies on the page kept for ${wish.id}`);
-		if (wish?.size && !filler && (left.rect.w !== wish.size.w || left.rect.h !== wish.size.h))
-			broken.push(`${wish.id} has not the size asked for`);
+		// What a person has sized by hand holds before the size that was asked for.
+		const size = wish?.pin?.w === undefined ? wish?.size : { w: wish.pin.w, h: wish.pin.h };
+		if (size && !filler && (left.rect.w !== size.w || left.rect.h !== size.h))
+			broken.push(`${block.wish} has not the size asked for`);
 	}
 	for (const [page, count] of perPage)
 		if (count > 8) broken.push(`page ${page} holds ${count} wishes`);

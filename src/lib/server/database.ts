@@ -23,6 +23,8 @@ export interface MonthTable {
 	aim: string;
 	/** What is drawn already as JSON; checked when read. */
 	drawn: string | null;
+	/** Cuts as JSON; checked when read. */
+	cuts: string | null;
 	revision: number;
 	created_at: string;
 	deleted_at: string | null;

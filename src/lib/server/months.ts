@@ -1,4 +1,12 @@
-import { aimSchema, checked, drawnSchema, weekStartSchema, wishesSchema } from '$lib/core/formats';
+import {
+	aimSchema,
+	checked,
+	cutsSchema,
+	drawnSchema,
+	weekStartSchema,
+	wishesSchema
+} from '$lib/core/formats';
+import type { Cut } from '$lib/core/cuts';
 import type { Aim, Drawn } from '$lib/core/fit';
 import type { Wish } from '$lib/core/forms';
 import type { WeekStart } from '$lib/core/month';
@@ -15,6 +23,7 @@ export interface MonthContent {
 	readonly aim: Aim;
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
+	readonly cuts?: readonly Cut[];
 }
 
 /** A month as kept, with the count of its changes. */
@@ -101,7 +110,8 @@ function columns(content: MonthContent) {
 		month: content.month,
 		week_start: content.weekStart,
 		aim: content.aim,
-		drawn: content.drawn ? JSON.stringify(content.drawn) : null
+		drawn: content.drawn ? JSON.stringify(content.drawn) : null,
+		cuts: content.cuts && content.cuts.length > 0 ? JSON.stringify(content.cuts) : null
 	};
 }
 
@@ -136,7 +146,8 @@ function toRecord(row: Selectable<MonthTable>, kept: unknown[]): MonthRecord {
 	const weekStart = checked(weekStartSchema.required(), row.week_start);
 	const aim = checked(aimSchema.required(), row.aim);
 	const drawn = row.drawn === null ? undefined : checked(drawnSchema, JSON.parse(row.drawn));
-	if (!wishes.ok || !weekStart.ok || !aim.ok || drawn?.ok === false)
+	const cuts = row.cuts === null ? undefined : checked(cutsSchema, JSON.parse(row.cuts));
+	if (!wishes.ok || !weekStart.ok || !aim.ok || drawn?.ok === false || cuts?.ok === false)
 		throw new Error(`month ${row.id} in the database has faults`);
 	return {
 		id: row.id,
@@ -147,6 +158,7 @@ function toRecord(row: Selectable<MonthTable>, kept: unknown[]): MonthRecord {
 		weekStart: weekStart.value,
 		aim: aim.value,
 		wishes: wishes.value,
-		...(drawn?.value ? { drawn: drawn.value } : {})
+		...(drawn?.value ? { drawn: drawn.value } : {}),
+		...(cuts?.value ? { cuts: cuts.value } : {})
 	};
 }

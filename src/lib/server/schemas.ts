@@ -1,5 +1,6 @@
 import {
 	aimSchema,
+	cutsSchema,
 	drawnSchema,
 	missing,
 	monthSchema,
@@ -22,7 +23,8 @@ export const monthContentSchema = record({
 	weekStart: weekStartSchema.required(missing),
 	aim: aimSchema.required(missing),
 	wishes: wishesSchema,
-	drawn: drawnSchema
+	drawn: drawnSchema,
+	cuts: cutsSchema
 }).required(missing);
 
 /** A notebook as the screens send it. */

@@ -1,4 +1,5 @@
 import { PackingCache, planOf, planRun, type Person, type Plan, type Run } from '$lib/core/fit';
+import type { Cut } from '$lib/core/cuts';
 import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
 import type { MonthRecord } from './months';
 import type { Store } from './store';
@@ -37,13 +38,16 @@ export async function monthsInBook(
 ): Promise<PlacedMonth[]> {
 	const placed: PlacedMonth[] = [];
 	let book = notebook;
+	let earlier: readonly Cut[] = [];
 	for (const entry of await store.months.all()) {
 		if (entry.deleted || entry.notebookId !== notebookId) continue;
 		const record = await store.months.find(entry.id);
 		if (!record) continue;
-		const plan = planOf(record, book, person);
+		const kept = planOf(record, book, person);
+		const plan = earlier.length > 0 ? { ...kept, earlierCuts: earlier } : kept;
 		const run = runOf(plan);
 		placed.push({ record, plan, run });
+		earlier = [...earlier, ...(record.cuts ?? [])];
 		const last = run.pages.at(-1);
 		if (last) book = freeAfter(book, last.number);
 	}

@@ -6,7 +6,7 @@ import type { Part } from './parts';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
 import type { PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
-import { sheetsOf } from './sheets';
+import { onPageOf, sheetsOf, usableSquares, within } from './sheets';
 import type { Place, Solution } from './solve';
 
 /** A block on its way into the run. */
@@ -64,8 +64,8 @@ export function compose(
 		blocks,
 		unplaced: unplaced.sort((a, b) => (order.get(a.wish) ?? 0) - (order.get(b.wish) ?? 0)),
 		art: pages.flatMap(({ number, columns, rows, state }) => {
-			const taken = rectsOn(blocks, number);
 			if (state !== 'free') return [];
+			const taken = [...rectsOn(blocks, number), ...usableSquares(plan, number).lost];
 			return artOn({ w: columns, h: rows }, taken).map((rect) => ({ page: number, rect }));
 		}),
 		pagesUsed: pages.length,
@@ -134,8 +134,8 @@ function overSpread(
 	const { room } = choice;
 	if (place.span !== 'spread' || room.span !== 'spread' || !left || !right) return [];
 	const pieces: Pieces = [
-		{ page: left.page.number, rect: { x: 0, y: 0, ...room.left } },
-		{ page: right.page.number, rect: { x: 0, y: 0, ...room.right } }
+		{ page: left.page.number, rect: { ...left.origin, ...room.left } },
+		{ page: right.page.number, rect: { ...right.origin, ...room.right } }
 	];
 	return [block(plan, part.wish, choice, room, pieces, cost)];
 }
@@ -156,7 +156,8 @@ function onPage(
 	const bands = placed
 		.flatMap((other) => overSpread(plan, planned, other))
 		.flatMap(({ pieces }) => pieces.filter((piece) => piece.page === number))
-		.map(({ rect }) => ({ ...rect, x: 0, w: sheet.size.w }));
+		.flatMap(({ rect }) => within(rect, sheet.origin, sheet.size))
+		.map((rect) => ({ ...rect, x: 0, w: sheet.size.w }));
 	const taken = [...(planned.problem.pages[page]?.obstacles ?? []), ...bands];
 	const rects = arrange(
 		sheet.size,
@@ -172,7 +173,8 @@ function onPage(
 		const grows = larger && fills(plan, part, choice, { span: 'page', w: final.w, h: final.h });
 		const settled = larger && !grows ? { ...final, w: rect.w, h: rect.h } : final;
 		const room: Room = { span: 'page', w: settled.w, h: settled.h };
-		return block(plan, part.wish, choice, room, [{ page: number, rect: settled }], cost);
+		const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, settled) }];
+		return block(plan, part.wish, choice, room, pieces, cost);
 	});
 }
 

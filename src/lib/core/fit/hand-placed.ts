@@ -2,10 +2,12 @@ import type { Pin, Room, Wish } from '../forms';
 import { contains, gridOf, overlaps, pageOf, type Rect } from '../paper';
 import { choicesIn, type Choice } from './choices';
 import type { Block, Piece, Pieces, Plan, Run } from './plan';
+import { usableSquares } from './sheets';
 
 /** Why a block cannot stay where a hand has put it, or what gives way to it there. */
 export type PlaceFault =
 	| { readonly kind: 'off-page' }
+	| { readonly kind: 'cut-away' }
 	| { readonly kind: 'not-free'; readonly page: number }
 	| { readonly kind: 'too-small'; readonly reason: string }
 	/** What lies below; when it is `held`, by its own pin or because it is drawn, it cannot give way. */
@@ -31,13 +33,12 @@ export function canMove(plan: Plan, { as, wish, pieces }: Block): boolean {
 }
 
 /** A block's pieces with its first piece, or over a spread both, at another place and size. */
-export function piecesAt({ room }: Block, page: number, rect: Rect): Pieces {
-	if (room.span === 'page') return [{ page, rect }];
-	const { left, right } = room;
+export function piecesAt({ pieces: [left, right] }: Block, page: number, rect: Rect): Pieces {
+	if (!right) return [{ page, rect }];
 	// Over a spread both pages are taken in their whole width, at one height.
 	return [
-		{ page, rect: { x: 0, y: rect.y, w: left.w, h: rect.h } },
-		{ page: page + 1, rect: { x: 0, y: rect.y, w: right.w, h: rect.h } }
+		{ page, rect: { ...left.rect, y: rect.y, h: rect.h } },
+		{ page: page + 1, rect: { ...right.rect, y: rect.y, h: rect.h } }
 	];
 }
 
@@ -46,6 +47,8 @@ export function placeByHand(plan: Plan, run: Run, block: Block, pieces: Pieces):
 	const faults: PlaceFault[] = [];
 	for (const { page, rect } of pieces) {
 		if (!contains(gridOf(pageOf(plan.notebook, page)), rect)) faults.push({ kind: 'off-page' });
+		if (usableSquares(plan, page).lost.some((part) => overlaps(part, rect)))
+			faults.push({ kind: 'cut-away' });
 		if (!isFree(plan, page)) faults.push({ kind: 'not-free', page });
 	}
 	const { choices, misfits } = choicesIn(plan, asPlaced(plan, block), roomOf(plan, pieces));

@@ -11,3 +11,4 @@ export * from './hand-placed';
 export { PackingCache } from './solve';
 export { partsOf } from './parts';
 export { choicesIn, formsOf, isFiller, kindOf, spansOf, settingOf, type Choice } from './choices';
+export { cutsOf, usableSquares } from './sheets';

@@ -22,10 +22,16 @@ export interface SpreadChoice {
 }
 
 /**
- * Sizes that a wish can take on a page of this size and side: what its forms offer on the whole page,
- * on half of it and on a quarter. None is both larger and less comfortable than another.
+ * Sizes that a wish can take on a page of this side, in any of its rooms (one, unless its leaf is cut): what
+ * its forms offer on the whole room, on half of it and on a quarter. None is both larger and less comfortable
+ * than another.
  */
-export function pageChoices(plan: Plan, wish: Wish, page: Size, side: Side): PageChoice[] {
+export function pageChoices(
+	plan: Plan,
+	wish: Wish,
+	rooms: readonly Size[],
+	side: Side
+): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
 	const extra = kindOf(wish).likes && kindOf(wish).likes !== side ? disliked : 0;
 	const found: PageChoice[] = [];
@@ -38,16 +44,18 @@ export function pageChoices(plan: Plan, wish: Wish, page: Size, side: Side): Pag
 	};
 	if (wish.size) {
 		const { w, h } = wish.size;
-		if (w > page.w || h > page.h) return [];
+		if (rooms.every((room) => w > room.w || h > room.h)) return [];
 		// An exact size is ruled as well as it can be, on squares that stay free if need be.
 		const [choice] = choicesIn(plan, wish, { span: 'page', w, h }).choices;
 		return choice ? [{ w, h, choice, cost: rated(choice.discomfort + extra) }] : [];
 	}
-	const half = { w: Math.floor(page.w / 2), h: Math.floor(page.h / 2) };
-	offer(page, 0);
-	if (half.h > 0) offer({ w: page.w, h: half.h }, halved);
-	if (half.w > 0) offer({ w: half.w, h: page.h }, halved);
-	if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
+	for (const room of rooms) {
+		const half = { w: Math.floor(room.w / 2), h: Math.floor(room.h / 2) };
+		offer(room, 0);
+		if (half.h > 0) offer({ w: room.w, h: half.h }, halved);
+		if (half.w > 0) offer({ w: half.w, h: room.h }, halved);
+		if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
+	}
 	return few(
 		found,
 		(a, b) => a.w <= b.w && a.h <= b.h,

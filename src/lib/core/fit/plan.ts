@@ -1,3 +1,4 @@
+import type { Cut } from '../cuts';
 import type { Hand } from '../hand';
 import { parseMonth, type WeekStart, type YearMonth } from '../month';
 import type { Notebook, Rect, Page } from '../paper';
@@ -24,6 +25,10 @@ export interface Plan {
 	readonly wishes: readonly Wish[];
 	/** Pages of this month that are drawn already, and what stands on them. */
 	readonly drawn?: Drawn;
+	/** Cuts through the month's leaves. */
+	readonly cuts?: readonly Cut[];
+	/** Cuts that are in the book already: a month before this one made them. */
+	readonly earlierCuts?: readonly Cut[];
 }
 
 /** What of a month is drawn already. */
@@ -97,6 +102,7 @@ export interface KeptMonth {
 	readonly aim: Aim;
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
+	readonly cuts?: readonly Cut[];
 }
 
 /** What is known of the person who plans. */
@@ -117,6 +123,7 @@ export function planOf(kept: KeptMonth, notebook: Notebook, person: Person): Pla
 		locale: person.locale,
 		aim: kept.aim,
 		wishes: kept.wishes,
-		...(kept.drawn && kept.drawn.pages.length > 0 ? { drawn: kept.drawn } : {})
+		...(kept.drawn && kept.drawn.pages.length > 0 ? { drawn: kept.drawn } : {}),
+		...(kept.cuts && kept.cuts.length > 0 ? { cuts: kept.cuts } : {})
 	};
 }

@@ -5,7 +5,7 @@ import { choicesIn, kindOf, type Choice } from './choices';
 import { pageChoices, spreadChoices, type PageChoice, type SpreadChoice } from './options';
 import { partsOf, type Part } from './parts';
 import type { Pieces, Plan } from './plan';
-import { facing, sheetsOf, type Sheet } from './sheets';
+import { facing, onPageOf, sheetsOf, within, type Sheet } from './sheets';
 import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from './solve';
 
 /** A part with what it may take on each sort of page and pair of pages. */
@@ -91,7 +91,7 @@ function onlyOverSpread(
 ): boolean {
 	const sheet = sheets[index];
 	if (!sheet || !facing(sheets, index) || wish.pin?.alone) return false;
-	return pageChoices(plan, wish, sheet.size, sheet.page.side).length === 0;
+	return pageChoices(plan, wish, sheet.rooms, sheet.page.side).length === 0;
 }
 
 /** A part at the place where it is pinned, or over the spread that begins on its page. */
@@ -113,8 +113,8 @@ function place(
 	const pair = facing(sheets, index);
 	if (pair && (pin.x === undefined || wish.span === 'spread')) {
 		const [left, right] = pair;
-		const y = pin.y ?? 0;
-		const below = ({ size }: Sheet) => ({ w: size.w, h: size.h - y });
+		const y = pin.y ?? left.origin.y;
+		const below = ({ size, origin }: Sheet) => ({ w: size.w, h: size.h - (y - origin.y) });
 		const options = spreadChoices(plan, wish, below(left), below(right));
 		const choice =
 			(options.find(({ left }) => left === pin.h) ?? (pin.h === undefined ? options[0] : undefined))
@@ -122,14 +122,20 @@ function place(
 		if (choice?.room.span !== 'spread') return undefined;
 		const { room } = choice;
 		const pieces: Pieces = [
-			{ page: left.page.number, rect: { x: 0, y, ...room.left } },
-			{ page: right.page.number, rect: { x: 0, y, ...room.right } }
+			{ page: left.page.number, rect: { x: left.origin.x, y, ...room.left } },
+			{ page: right.page.number, rect: { x: right.origin.x, y, ...room.right } }
 		];
+		if (y < left.origin.y) return undefined;
 		if (!pieces.every(({ page, rect }) => free(page, rect))) return undefined;
 		return { part, choice, room, pieces };
 	}
 	if (pin.x === undefined || pin.y === undefined) return undefined;
-	const most = { w: sheet.size.w - pin.x, h: sheet.size.h - pin.y };
+	const { origin, lost } = sheet;
+	if (pin.x < origin.x || pin.y < origin.y) return undefined;
+	const most = {
+		w: sheet.size.w - (pin.x - origin.x),
+		h: sheet.size.h - (pin.y - origin.y)
+	};
 	const wanted = { w: pin.w ?? wish.size?.w ?? most.w, h: pin.h ?? wish.size?.h ?? most.h };
 	if (wanted.w > most.w || wanted.h > most.h || wanted.w < 1 || wanted.h < 1) return undefined;
 	const [choice] = choicesIn(plan, wish, { span: 'page', ...wanted }).choices;
@@ -140,7 +146,8 @@ function place(
 	};
 	const rect = { x: pin.x, y: pin.y, ...size };
 	const { number } = sheet.page;
-	if (!free(number, rect)) return undefined;
+	const cutAway = lost.some((part) => overlaps(onPageOf(sheet, part), rect));
+	if (cutAway || !free(number, rect)) return undefined;
 	return { part, choice, room: { span: 'page', ...size }, pieces: [{ page: number, rect }] };
 }
 
@@ -174,8 +181,8 @@ function state(
 ): PlannedProblem {
 	const prices = pricesFor(plan.aim, free.length, sheets.length);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
-	const sorts = new Sorts<{ size: Size; side: Sheet['page']['side'] }>(({ size, side }) =>
-		[size.w, size.h, sided ? side : ''].join()
+	const sorts = new Sorts<{ rooms: readonly Size[]; side: Sheet['page']['side'] }>(
+		({ rooms, side }) => [...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : ''].join()
 	);
 	const pairs = new Sorts<[Size, Size]>((sizes) => sizes.map(({ w, h }) => `${w} ${h}`).join());
 	const alone = new Set(free.flatMap(({ wish }) => (wish.pin?.alone ? [wish.pin.page] : [])));
@@ -185,18 +192,23 @@ function state(
 		return {
 			...sheet.size,
 			side,
-			options: sorts.of({ size: sheet.size, side }),
+			options: sorts.of({ rooms: sheet.rooms, side }),
 			pair: pair && pairs.of([pair[0].size, pair[1].size]),
-			obstacles: fixed.flatMap(({ pieces }) =>
-				pieces.flatMap(({ page, rect }) => (page === number ? [rect] : []))
-			),
+			obstacles: [
+				...sheet.lost,
+				...fixed.flatMap(({ pieces }) =>
+					pieces.flatMap(({ page, rect }) =>
+						page === number ? within(rect, sheet.origin, sheet.size) : []
+					)
+				)
+			],
 			exclusive: alone.has(number) || undefined
 		};
 	});
 	const faced = facingPairs(free);
 	const items = free.map((part): PlannedItem => ({
 		part,
-		pageChoices: sorts.all.map(({ size, side }) => pageChoices(plan, part.wish, size, side)),
+		pageChoices: sorts.all.map(({ rooms, side }) => pageChoices(plan, part.wish, rooms, side)),
 		spreadChoices: pairs.all.map(([left, right]) =>
 			part.wish.pin || faced.some((pair) => pair.includes(part))
 				? []

@@ -2,7 +2,7 @@ import type { Room, Wish } from '../forms';
 import { squares, type Rect } from '../paper';
 import { choicesIn, formsOf, kindOf, spansOf } from './choices';
 import type { Block, Plan } from './plan';
-import { facing, sheetsOf, type Sheet } from './sheets';
+import { facing, sheetsOf, within, type Sheet } from './sheets';
 import { largestEmpty } from './space';
 
 /** What is missing for a wish, in squares, beside the blocks that found their place. */
@@ -12,26 +12,29 @@ export function reasonFor(plan: Plan, wish: Wish, blocks: readonly Block[]): str
 	const { pin } = wish;
 	if (pin && !sheets.some((sheet) => sheet.page.number === pin.page))
 		return `page ${pin.page} is not one of the free pages`;
-	const largest = sheets.reduce((a, b) => (b.size.w * b.size.h > a.size.w * a.size.h ? b : a));
-	const room: Room = { span: 'page', ...(wish.size ?? largest.size) };
+	const rooms = sheets.flatMap((sheet) => sheet.rooms);
+	const largest = rooms.reduce((a, b) => (b.w * b.h > a.w * a.h ? b : a), { w: 0, h: 0 });
+	const room: Room = { span: 'page', ...(wish.size ?? largest) };
 	const whole = choicesIn(plan, wish, room);
 	const spans = new Set(formsOf(wish).flatMap((form) => spansOf(wish, form)));
 	if (spans.size === 0) return `${kindOf(wish).name} cannot be ruled over a ${wish.span ?? 'page'}`;
 	if (spans.has('spread') && !spans.has('page')) return spreadReason(plan, wish, sheets);
 	const misfit = whole.misfits[0];
 	if (whole.choices.length === 0 && misfit) return misfit.reason;
-	if (wish.size && (wish.size.w > largest.size.w || wish.size.h > largest.size.h))
-		return `${wish.size.w} × ${wish.size.h} squares are wanted and a page has ${largest.size.w} × ${largest.size.h}`;
+	if (wish.size && (wish.size.w > largest.w || wish.size.h > largest.h))
+		return `${wish.size.w} × ${wish.size.h} squares are wanted and a page has ${largest.w} × ${largest.h}`;
 	const smallest = whole.choices
 		.flatMap(({ room }) => (room.span === 'page' ? [room] : []))
-		.reduce((a, b) => (b.w * b.h < a.w * a.h ? b : a), largest.size);
+		.reduce((a, b) => (b.w * b.h < a.w * a.h ? b : a), largest);
 	const left = sheets
 		.flatMap((sheet) => {
 			const { number } = sheet.page;
 			const taken = blocks.flatMap(({ pieces }) =>
-				pieces.flatMap(({ page, rect }) => (page === number ? [rect] : []))
+				pieces.flatMap(({ page, rect }) =>
+					page === number ? within(rect, sheet.origin, sheet.size) : []
+				)
 			);
-			const rect = largestEmpty(sheet.size, taken);
+			const rect = largestEmpty(sheet.size, [...taken, ...sheet.lost]);
 			return rect ? [{ page: sheet.page.number, rect }] : [];
 		})
 		.reduce<{ page: number; rect: Rect } | undefined>(

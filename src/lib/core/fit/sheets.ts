@@ -1,24 +1,83 @@
-import { plannablePages, type Page, type Size } from '../paper';
+import { usableOf, type Cut, type Usable } from '../cuts';
+import { plannablePages, type Dot, type Page, type Rect, type Size } from '../paper';
 import type { Plan } from './plan';
 
-/** A page that may still be filled. */
+/** A page that may still be filled: the smallest rectangle around what its leaf has left. */
 export interface Sheet {
 	readonly page: Page;
+	/** Where that rectangle begins on the page. */
+	readonly origin: Dot;
 	readonly size: Size;
+	/** Sizes of the largest rectangles of usable squares. */
+	readonly rooms: readonly Size[];
+	/** What is cut away or glued inside the rectangle, counted from its origin. */
+	readonly lost: readonly Rect[];
 }
 
-/** Pages that a month may still fill, in order: free in the book and not drawn by the month itself. */
+/** All cuts that a plan has to do with. */
+export function cutsOf({ cuts = [], earlierCuts = [] }: Plan): readonly Cut[] {
+	return [...earlierCuts, ...cuts];
+}
+
+/** The usable squares of a page of a plan. */
+export function usableSquares(plan: Plan, page: number): Usable {
+	return usableOf(plan.notebook, cutsOf(plan), page);
+}
+
+/** Pages that a month may still fill, in order: free in the book, not drawn, and with squares left. */
 export function sheetsOf(plan: Plan): Sheet[] {
 	const drawn = new Set(plan.drawn?.pages);
 	return plannablePages(plan.notebook)
 		.filter(({ number }) => !drawn.has(number))
-		.map((page) => ({ page, size: { w: page.columns, h: page.rows } }));
+		.flatMap((page) => sheetOf(plan, page));
 }
 
-/** The facing right page of a left page, when both may be filled. */
+function sheetOf(plan: Plan, page: Page): Sheet[] {
+	const { rects, lost } = usableSquares(plan, page.number);
+	if (rects.length === 0) return [];
+	const left = Math.min(...rects.map(({ x }) => x));
+	const top = Math.min(...rects.map(({ y }) => y));
+	const size = {
+		w: Math.max(...rects.map(({ x, w }) => x + w)) - left,
+		h: Math.max(...rects.map(({ y, h }) => y + h)) - top
+	};
+	return [
+		{
+			page,
+			origin: { x: left, y: top },
+			size,
+			rooms: rects.map(({ w, h }) => ({ w, h })),
+			lost: lost.flatMap((rect) => within(rect, { x: left, y: top }, size))
+		}
+	];
+}
+
+/** The part of a rectangle that lies inside a sheet, counted from its origin. */
+export function within({ x, y, w, h }: Rect, origin: Dot, size: Size): Rect[] {
+	const [left, top] = [Math.max(0, x - origin.x), Math.max(0, y - origin.y)];
+	const right = Math.min(size.w, x + w - origin.x);
+	const bottom = Math.min(size.h, y + h - origin.y);
+	return right > left && bottom > top
+		? [{ x: left, y: top, w: right - left, h: bottom - top }]
+		: [];
+}
+
+/** A rectangle of a sheet, on its page. */
+export function onPageOf({ origin }: Sheet, rect: Rect): Rect {
+	return { ...rect, x: rect.x + origin.x, y: rect.y + origin.y };
+}
+
+/**
+ * The facing right page of a left page, when both may be filled over the fold: neither has anything cut out of
+ * it, both reach the fold and begin in one row.
+ */
 export function facing(sheets: readonly Sheet[], index: number): [Sheet, Sheet] | undefined {
 	const left = sheets[index];
 	const right = sheets[index + 1];
 	if (!left || !right || left.page.side !== 'left') return undefined;
-	return right.page.number === left.page.number + 1 ? [left, right] : undefined;
+	if (right.page.number !== left.page.number + 1) return undefined;
+	if (left.lost.length > 0 || right.lost.length > 0 || left.origin.y !== right.origin.y)
+		return undefined;
+	const toFold = left.origin.x + left.size.w === left.page.columns && right.origin.x === 0;
+	return toFold ? [left, right] : undefined;
 }

@@ -6,3 +6,4 @@ export * from './run-document';
 export { readPlanFile, type PlanFile } from './plan-file';
 export { flag, measure, missing, oneOf, record, whole, words } from './rules';
 export { drawnSchema } from './drawn-schema';
+export { cutsSchema } from './cut-schema';

@@ -1,9 +1,11 @@
 import * as yup from 'yup';
+import type { Cut } from '../cuts';
 import type { Aim, Drawn, Plan } from '../fit';
 import type { Wish } from '../forms';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
 import type { Notebook } from '../paper';
+import { cutsFault, cutsSchema } from './cut-schema';
 import { notebookSchema } from './notebook-schema';
 import { drawnSchema } from './drawn-schema';
 import { list, measure, missing, oneOf, record, shown, whole, words } from './rules';
@@ -26,6 +28,8 @@ export interface PlanDocument {
 	readonly aim: Aim;
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
+	readonly cuts?: readonly Cut[];
+	readonly earlierCuts?: readonly Cut[];
 }
 
 /** A month from 1900-01 to 2200-12. */
@@ -75,8 +79,18 @@ export const planSchema = record({
 	locale: words(40),
 	aim: aimSchema.default('balanced'),
 	wishes: wishesSchema,
-	drawn: drawnSchema
-}).required('must be a plan document');
+	drawn: drawnSchema,
+	cuts: cutsSchema,
+	earlierCuts: cutsSchema
+})
+	.required('must be a plan document')
+	.test('cuts', function ({ notebook, cuts }) {
+		// Cuts are held against the notebook only when both are right by themselves.
+		if (!cuts || !notebookSchema.isValidSync(notebook) || !cutsSchema.isValidSync(cuts))
+			return true;
+		const fault = cutsFault(notebook, cuts);
+		return fault ? this.createError(fault) : true;
+	});
 
 /** One thing that is wrong with a document, and where. */
 export interface Fault {
@@ -123,7 +137,9 @@ export function toPlan(document: PlanDocument): Plan {
 		locale: knownLocale(document.locale),
 		aim: document.aim,
 		wishes: document.wishes,
-		...(document.drawn ? { drawn: document.drawn } : {})
+		...(document.drawn ? { drawn: document.drawn } : {}),
+		...(document.cuts ? { cuts: document.cuts } : {}),
+		...(document.earlierCuts ? { earlierCuts: document.earlierCuts } : {})
 	};
 }
 

@@ -1,15 +1,18 @@
 import type { Mark } from '../draw';
 import {
 	blocksOn,
+	cutsOf,
 	PackingCache,
 	pieceMarks,
 	remediesFor,
+	usableSquares,
 	type Plan,
 	type Remedy,
 	type Run
 } from '../fit';
 import type { Facts } from '../forms';
-import { gridOf, type Rect, type Side } from '../paper';
+import { spreadOf, type Rect, type Side } from '../paper';
+import { frontsOf, leafLines, openingAt, seenRects, type CutLine } from '../cuts';
 
 const mostExplained = 3;
 const mostTries = 12;
@@ -33,6 +36,26 @@ export interface RunPageDocument {
 	readonly blocks: readonly BlockDocument[];
 }
 
+/** What is seen of a page when the book lies open: its squares that are wholly in view. */
+export interface SeenDocument {
+	readonly page: number;
+	readonly visible: readonly Rect[];
+}
+
+/** The book lying open at a spread, through its cuts; what lies on top comes first. */
+export interface OpeningDocument {
+	readonly left: readonly SeenDocument[];
+	readonly right: readonly SeenDocument[];
+}
+
+/** Where one leaf is cut, in mm from the left and upper paper edge of its front and of its back. */
+export interface CutLinesDocument {
+	readonly cut: string;
+	readonly leaf: { readonly front: number; readonly back: number };
+	readonly front: readonly CutLine[];
+	readonly back: readonly CutLine[];
+}
+
 /** The answer to a plan request. */
 export interface RunDocument {
 	readonly run: {
@@ -40,6 +63,8 @@ export interface RunDocument {
 		readonly pagesUsed: number;
 		readonly optimal: boolean;
 		readonly bound: number;
+		readonly openings: readonly OpeningDocument[];
+		readonly cutLines: readonly CutLinesDocument[];
 		readonly unplaced: readonly {
 			readonly wish: string;
 			readonly part?: string;
@@ -60,7 +85,7 @@ export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocume
 				side: page.side,
 				columns: page.columns,
 				rows: page.rows,
-				usable: [gridOf(page)],
+				usable: usableSquares(plan, page.number).rects,
 				blocks: blocksOn(run, page.number).flatMap((block) =>
 					block.pieces
 						.filter((piece) => piece.page === page.number)
@@ -77,6 +102,7 @@ export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocume
 			pagesUsed: run.pagesUsed,
 			optimal: run.optimal,
 			bound: run.bound,
+			...cutDocuments(plan),
 			unplaced: run.unplaced.map(({ wish, part, reason }, index, all) => ({
 				wish,
 				...(part === undefined ? {} : { part }),
@@ -91,5 +117,30 @@ export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocume
 						: []
 			}))
 		}
+	};
+}
+
+function cutDocuments(plan: Plan): Pick<RunDocument['run'], 'openings' | 'cutLines'> {
+	const { notebook } = plan;
+	const cuts = cutsOf(plan);
+	const fronts = [...new Set(cuts.flatMap(frontsOf))].sort((a, b) => a - b);
+	const spreads = new Set(fronts.flatMap((front) => [front - 1, front + 1]));
+	const seen = (stack: ReturnType<typeof openingAt>['left']) =>
+		stack
+			.filter(({ page }) => page > 0)
+			.map(({ page }): SeenDocument => ({ page, visible: seenRects(notebook, stack, page) }));
+	return {
+		openings: [...spreads].map((left) => {
+			const opening = openingAt(notebook, cuts, spreadOf(left).left);
+			return { left: seen(opening.left), right: seen(opening.right) };
+		}),
+		cutLines: fronts.flatMap((front) =>
+			leafLines(notebook, cuts, front).map(({ cut, front: lines, back }) => ({
+				cut: cut.id,
+				leaf: { front, back: front + 1 },
+				front: lines,
+				back
+			}))
+		)
 	};
 }

@@ -1,5 +1,6 @@
+import { frontOf, leafLines, type CutLine } from '../cuts';
 import { slotOutline, stencilSlots, type TextMark, type Tone } from '../draw';
-import { pageMarks, type Plan, type Run } from '../fit';
+import { cutsOf, pageMarks, type Plan, type Run } from '../fit';
 import { marginMm, type Dot, type Page, type Rect } from '../paper';
 import { setText } from './lettering-size';
 
@@ -24,12 +25,17 @@ export interface PageArt {
 	readonly strokes: readonly { readonly points: readonly Dot[]; readonly closed: boolean }[];
 	/** Width of the strokes. */
 	readonly pen: number;
+	/** Where the leaf is cut, as measured on this page. */
+	readonly cuts: readonly CutLine[];
 	readonly texts: readonly ArtText[];
 }
 
 /** Colours of ink on paper, by what they mean. */
-export const inks = { ink: '#1d2a3a', dot: '#9a9a94' } as const;
+export const inks = { ink: '#1d2a3a', dot: '#9a9a94', cut: '#a4161a' } as const;
 export const dotMm = 0.35;
+/** A cut is a broken line: this long, and as long a gap. */
+export const cutDashMm = 2;
+export const cutPenMm = 0.2;
 const lineMm = 0.3;
 const hairlineMm = 0.1;
 
@@ -55,7 +61,10 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 	const at = ({ x, y }: Dot): Dot => ({ x: margin.x + x * pitchMm, y: margin.y + y * pitchMm });
 	const marks = pageMarks(plan, run, page.number);
 	const size = { width: notebook.pageMm.width, height: notebook.pageMm.height };
-	const bare = { ...size, tints: [], texts: [], dots: [] };
+	const cuts = leafLines(notebook, cutsOf(plan), frontOf(page.number)).flatMap((lines) =>
+		page.side === 'right' ? lines.front : lines.back
+	);
+	const bare = { ...size, tints: [], texts: [], dots: [], cuts };
 	if (drawn === 'stencil')
 		return {
 			...bare,
@@ -79,7 +88,7 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 	for (let y = 0; y <= page.rows; y++)
 		for (let x = 0; x <= page.columns; x++) dots.push(at({ x, y }));
 	return {
-		...size,
+		...bare,
 		tints: marks.flatMap((mark) =>
 			mark.kind === 'tint'
 				? [{ ...at(mark), w: mark.w * pitchMm, h: mark.h * pitchMm, tone: mark.tone }]

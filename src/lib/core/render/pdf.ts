@@ -1,7 +1,17 @@
 import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
 import { faceRuns, type FaceRun, type Faces } from './faces';
-import { dotMm, inks, pageArt, tones, type ArtText, type Drawn, type PageArt } from './page-art';
+import {
+	cutDashMm,
+	cutPenMm,
+	dotMm,
+	inks,
+	pageArt,
+	tones,
+	type ArtText,
+	type Drawn,
+	type PageArt
+} from './page-art';
 import { collectPdf, pointsPerMm } from './pdf-file';
 
 /** Factors by which the file is larger than the paper, so that a printer that shrinks prints true. */
@@ -56,6 +66,7 @@ export function drawPage(document: PDFKit.PDFDocument, art: PageArt, faces: Face
 	for (const { x, y, w, h, tone } of art.tints) document.rect(x, y, w, h).fill(tones[tone]);
 	drawDots(document, art);
 	drawStrokes(document, art);
+	drawCuts(document, art);
 	document.fillColor(inks.ink);
 	for (const text of art.texts) drawText(document, text, faces);
 }
@@ -78,6 +89,15 @@ function drawStrokes(document: PDFKit.PDFDocument, { strokes, pen }: PageArt): v
 		if (closed) document.closePath();
 	}
 	document.stroke();
+}
+
+function drawCuts(document: PDFKit.PDFDocument, { cuts }: PageArt): void {
+	if (cuts.length === 0) return;
+	document.save();
+	document.lineCap('butt').lineWidth(cutPenMm).strokeColor(inks.cut).dash(cutDashMm, {});
+	for (const { from, to } of cuts) document.moveTo(from.x, from.y).lineTo(to.x, to.y);
+	document.stroke();
+	document.restore();
 }
 
 function drawText(document: PDFKit.PDFDocument, { mark, x, y, size }: ArtText, faces: Faces): void {

@@ -1,12 +1,12 @@
 import { faceRuns, type Face, type Faces } from './faces';
-import { dotMm, inks, tones, type ArtText, type PageArt } from './page-art';
+import { cutDashMm, cutPenMm, dotMm, inks, tones, type ArtText, type PageArt } from './page-art';
 
 /**
  * A page as an SVG at true size, its units mm. Texts stay texts: the fonts that they are written in are
  * embedded. With `outlined` they become outlines instead, for programs that know no embedded fonts.
  */
 export function renderSvg(art: PageArt, faces: Faces, outlined = false): string {
-	const { width, height, tints, dots, strokes, pen, texts } = art;
+	const { width, height, tints, dots, strokes, pen, cuts, texts } = art;
 	const used = new Set(
 		outlined ? [] : texts.flatMap(({ mark }) => faceRuns(mark, faces).map(({ face }) => face))
 	);
@@ -28,6 +28,10 @@ export function renderSvg(art: PageArt, faces: Faces, outlined = false): string 
 					`M${points.map(({ x, y }) => `${mm(x)} ${mm(y)}`).join('L')}${closed ? 'Z' : ''}`
 			),
 			`stroke="${inks.ink}" stroke-width="${pen}"`
+		),
+		path(
+			cuts.map(({ from, to }) => `M${mm(from.x)} ${mm(from.y)}L${mm(to.x)} ${mm(to.y)}`),
+			`stroke="${inks.cut}" stroke-width="${cutPenMm}" stroke-dasharray="${cutDashMm}"`
 		),
 		...texts.map((text) => (outlined ? outlines(text, faces) : writing(text, faces))),
 		'</svg>'

@@ -3,11 +3,13 @@ import { firstTables } from './001-first-tables';
 import { handAndPrinters } from './002-hand-and-printers';
 import { ownKinds } from './003-own-kinds';
 import { drawnPages } from './004-drawn-pages';
+import { monthCuts } from './005-cuts';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
 	'001-first-tables': firstTables,
 	'002-hand-and-printers': handAndPrinters,
 	'003-own-kinds': ownKinds,
-	'004-drawn-pages': drawnPages
+	'004-drawn-pages': drawnPages,
+	'005-cuts': monthCuts
 };

@@ -1,5 +1,6 @@
 import { createContext } from 'svelte';
 import { kindById } from '$lib/core/catalogue';
+import type { Cut } from '$lib/core/cuts';
 import {
 	drawPage,
 	lockPages,
@@ -33,6 +34,8 @@ export interface DeskInput {
 	readonly notebook: Notebook;
 	readonly month: KeptMonth;
 	readonly person: Person;
+	/** Cuts of the months before this one in the book. */
+	readonly earlierCuts: readonly Cut[];
 	/** The run of this very month, computed by the server for the first picture. */
 	readonly run: Run;
 }
@@ -219,6 +222,29 @@ export class MonthDesk {
 		else if (known) this.change({ drawn: undrawPage(known, page) });
 	}
 
+	get cuts(): readonly Cut[] {
+		return this.month.cuts ?? [];
+	}
+
+	/** Makes a cut, or changes the one with its id. */
+	setCut(cut: Cut): void {
+		const known = this.cuts.some(({ id }) => id === cut.id);
+		const cuts = known
+			? this.cuts.map((other) => (other.id === cut.id ? cut : other))
+			: [...this.cuts, cut];
+		this.change({ cuts });
+	}
+
+	removeCut(id: string): void {
+		this.change({ cuts: this.cuts.filter((cut) => cut.id !== id) });
+	}
+
+	/** The plan with a cut that is not made yet. */
+	planWithCut(cut: Cut): Plan {
+		const others = this.cuts.filter(({ id }) => id !== cut.id);
+		return this.planFor({ ...this.month, cuts: [...others, cut] });
+	}
+
 	/** What the same wishes come to in another notebook or another month. */
 	compare(plan: Plan): Promise<Summary> | undefined {
 		return this.planner?.compare(plan);
@@ -256,7 +282,9 @@ export class MonthDesk {
 	}
 
 	private planFor(month: KeptMonth): Plan {
-		return planOf(month, this.input.notebook, this.input.person);
+		const { notebook, person, earlierCuts } = this.input;
+		const plan = planOf(month, notebook, person);
+		return earlierCuts.length > 0 ? { ...plan, earlierCuts } : plan;
 	}
 
 	private freeId(kindId: string): string {

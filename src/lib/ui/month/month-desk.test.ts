@@ -31,6 +31,7 @@ function desk(ids: string[] = ['a', 'b', 'c']) {
 		notebook: a5,
 		month: { month: '2027-05', weekStart: 'monday', aim: 'balanced', wishes },
 		person: { locale: 'en', hand: defaultHand },
+		earlierCuts: [],
 		run: planRun(planWith(wishes))
 	});
 }
@@ -112,6 +113,7 @@ describe('the desk', () => {
 			notebook: a5,
 			month: theirs,
 			person: { locale: 'en', hand: defaultHand },
+			earlierCuts: [],
 			run: planRun(planWith([]))
 		});
 		expect(month.month).toEqual(theirs);

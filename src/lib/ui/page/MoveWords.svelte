@@ -19,6 +19,7 @@
 			.join(', ');
 	const hard = (fault: PlaceFault) => {
 		if (fault.kind === 'off-page') return 'over the edge of the page';
+		if (fault.kind === 'cut-away') return 'where the leaf is cut or glued';
 		if (fault.kind === 'not-free') return `page ${fault.page} is not free`;
 		return fault.kind === 'too-small' ? fault.reason : '';
 	};

@@ -38,6 +38,7 @@
 			.flatMap((fault) => {
 				if (fault.kind === 'too-small') return [fault.reason];
 				if (fault.kind === 'over' && fault.held) return [`${nameOf(fault.wish)} stays there.`];
+				if (fault.kind === 'cut-away') return ['The leaf is cut or glued there.'];
 				return fault.kind === 'not-free' ? [`Page ${fault.page} is not free.`] : [];
 			})
 			.join(' ');

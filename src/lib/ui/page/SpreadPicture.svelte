@@ -1,9 +1,10 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import type { Plan, Run } from '$lib/core/fit';
+	import { openingAt } from '$lib/core/cuts';
+	import { cutsOf, type Plan, type Run } from '$lib/core/fit';
 	import { marginMm, pageOf, type Side, type Spread } from '$lib/core/paper';
 	import DotPattern from './DotPattern.svelte';
-	import PageMarks from './PageMarks.svelte';
+	import LeafPicture from './LeafPicture.svelte';
 
 	interface Props {
 		plan: Plan;
@@ -38,6 +39,7 @@
 	const around = $derived(ruler ? 1.6 : 0.3);
 	const below = $derived(numbered ? (ruler ? 2.7 : 2.2) : around);
 	const numbers = $derived(new Set(run.pages.map((page) => page.number)));
+	const opening = $derived(openingAt(plan.notebook, cutsOf(plan), spread.left));
 	const sides = $derived(
 		(['left', 'right'] as const).map((side: Side) => {
 			const number = spread[side];
@@ -48,7 +50,8 @@
 				number,
 				page,
 				exists: number > 0,
-				planned: numbers.has(number),
+				// What lies deepest is drawn first.
+				stack: opening[side].toReversed().filter(({ page }) => page > 0),
 				left: side === 'left' ? 0 : width,
 				x: (side === 'left' ? 0 : width) + margin.x / pitch,
 				y: margin.y / pitch
@@ -74,27 +77,21 @@
 	<defs>
 		<DotPattern id="{id}-dots" />
 	</defs>
-	{#each sides as { side, number, page, exists, planned, left, x, y } (side)}
+	{#each sides as { side, number, page, exists, stack, left, x, y } (side)}
 		{#if exists}
-			<!-- The paper's shadow on the desk; a filter would be drawn anew with every stroke. -->
-			<rect x={left + 0.12} y="0.22" {width} {height} class="fill-shadow" />
-			<rect
-				x={left}
-				y="0"
-				{width}
-				{height}
-				class="fill-paper stroke-paper-edge"
-				stroke-width="0.08"
-			/>
-			<g transform="translate({x} {y})" class={planned || !numbered ? '' : 'opacity-60'}>
-				<rect
-					x="-0.5"
-					y="-0.5"
-					width={page.columns + 1}
-					height={page.rows + 1}
-					fill="url(#{id}-dots)"
+			{#each stack as { page: seen, removed } (seen)}
+				<LeafPicture
+					{plan}
+					{run}
+					page={seen}
+					{left}
+					{removed}
+					planned={numbers.has(seen)}
+					pale={numbered && !numbers.has(seen)}
+					dots="{id}-dots"
 				/>
-				{#if planned}<PageMarks {plan} {run} page={number} />{/if}
+			{/each}
+			<g transform="translate({x} {y})">
 				{#if ruler}
 					{#each counts(page.columns) as count (count)}
 						{#each [{ at: -y, out: -1 }, { at: height - y, out: 1 }] as { at, out } (out)}

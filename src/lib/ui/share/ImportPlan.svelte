@@ -43,7 +43,7 @@
 
 	async function keep() {
 		if (!plan) return;
-		const { notebook, weekStart, aim, wishes, drawn, hand } = plan;
+		const { notebook, weekStart, aim, wishes, drawn, cuts, hand } = plan;
 		let notebookId: string | undefined = into;
 		if (!notebookId) {
 			const made = await send('POST', '/app/notebooks', notebook);
@@ -54,7 +54,7 @@
 			const measured = await send('PUT', '/app/hand', hand);
 			if (measured.kind !== 'ok') return fail(measured);
 		}
-		const content = { notebookId, month: plan.month, weekStart, aim, wishes, drawn };
+		const content = { notebookId, month: plan.month, weekStart, aim, wishes, drawn, cuts };
 		const answer = await send('POST', '/app/months', content);
 		if (answer.kind !== 'ok') return fail(answer);
 		await goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });

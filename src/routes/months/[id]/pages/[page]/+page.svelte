@@ -4,6 +4,9 @@
 	import { kindOf } from '$lib/core/fit';
 	import { pageOf, paperHints } from '$lib/core/paper';
 	import { blockKey, blockName } from '$lib/ui/month/block-name';
+	import { CutDraft } from '$lib/ui/cuts/cut-draft.svelte';
+	import CutHandles from '$lib/ui/cuts/CutHandles.svelte';
+	import CutPanel from '$lib/ui/cuts/CutPanel.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { BlockMove } from '$lib/ui/page/block-move.svelte';
 	import BlockHandles from '$lib/ui/page/BlockHandles.svelte';
@@ -23,6 +26,7 @@
 	const desk = $derived(current());
 	const open = $derived(openSpread(desk.run, page.params.page));
 	const move = $derived(new BlockMove(desk));
+	const draft = $derived(new CutDraft(desk));
 	let counted = $state<{ page: number; dot: CountedDot; byKey: boolean }>();
 
 	const blocks = $derived(
@@ -114,7 +118,7 @@
 					</p>
 				{/snippet}
 				<SpreadPicture
-					plan={desk.plan}
+					plan={draft.plan}
 					run={move.rest}
 					spread={open.spread}
 					ruler
@@ -132,6 +136,7 @@
 							<BlockHandles {desk} {move} page={number} />
 						</CountingCursor>
 						<MovedBlock {desk} {move} page={number} />
+						<CutHandles {draft} notebook={desk.plan.notebook} page={number} />
 					{/snippet}
 				</SpreadPicture>
 			</ZoomPane>
@@ -177,6 +182,7 @@
 			{#each paperHints(desk.plan.notebook.paper ?? {}) as hint (hint)}
 				<p class="mt-4 border-l-4 border-calm px-2 text-sm">{hint}</p>
 			{/each}
+			<CutPanel {desk} {draft} front={open.spread.right} />
 			<p class="pt-5">
 				<a class="button" href="/months/{desk.id}/guide/{open.page}"
 					>Counting guide for page {open.page}</a

@@ -1,0 +1,76 @@
+import type { Notebook } from '../paper';
+import { frontsOf, type Cut } from './cut';
+import { leafLines, type CutLine } from './cut-lines';
+
+/** Cutting one leaf, with the numbers for its front and for its back. */
+export interface CutStep {
+	readonly cut: string;
+	readonly front: number;
+	readonly text: string;
+	/** The same cut measured from the back, whose dots may lie elsewhere. */
+	readonly back: string;
+}
+
+/** What to mind with a blade (common practice). */
+export const cautions = [
+	'Cut before you draw: a cut takes squares from both sides of a leaf.',
+	'Lay a board under the leaf, and nothing of the book beneath the blade.',
+	'Use a metal ruler, cut slowly and with several light strokes; fingers away from the line, the blade away from you.',
+	'Keep the scraps: they patch mistakes.'
+] as const;
+
+/** Why a waterfall is begun at its end (common practice). */
+export const fromTheEnd =
+	'A waterfall is cut from its last leaf backwards: a cut that comes out wider costs every leaf before it.';
+
+/** The order in which leaves are cut: cut by cut, a waterfall from its last leaf backwards. */
+export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
+	return cuts.flatMap((cut) => {
+		const fronts = frontsOf(cut);
+		const ordered = cut.kind === 'waterfall' ? fronts.reverse() : fronts;
+		if (cut.kind === 'glue')
+			return ordered.slice(1).map((front): CutStep => ({
+				cut: cut.id,
+				front,
+				text: `Glue the back of leaf ${front - 2}/${front - 1} to the front of leaf ${front}/${front + 1}.`,
+				back: ''
+			}));
+		return ordered.flatMap((front): CutStep[] =>
+			leafLines(notebook, [cut], front).map(({ front: seen, back }) => ({
+				cut: cut.id,
+				front,
+				text: `Leaf ${front}/${front + 1}, on page ${front}: ${linesInWords(notebook, seen)}.`,
+				back: `On page ${front + 1}: ${linesInWords(notebook, back)}.`
+			}))
+		);
+	});
+}
+
+/** Cut lines in words: a straight one by its distance from two paper edges, others by their ends. */
+export function linesInWords(notebook: Notebook, lines: readonly CutLine[]): string {
+	const { width, height } = notebook.pageMm;
+	return lines
+		.map(({ from, to, offDots }) => {
+			const off = offDots > 0 ? ` (${mm(offDots)} mm beside the dots)` : '';
+			if (from.x === to.x) {
+				const [top, bottom] = [Math.min(from.y, to.y), Math.max(from.y, to.y)];
+				const reach =
+					top <= 0 && bottom >= height
+						? 'from top to bottom'
+						: `from ${mm(top)} to ${mm(bottom)} mm`;
+				return `${mm(from.x)} mm from the left edge and ${mm(width - from.x)} mm from the right, ${reach}${off}`;
+			}
+			if (from.y === to.y) {
+				const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
+				const reach =
+					left <= 0 && right >= width ? 'from side to side' : `from ${mm(left)} to ${mm(right)} mm`;
+				return `${mm(from.y)} mm from the top edge and ${mm(height - from.y)} mm from the bottom, ${reach}${off}`;
+			}
+			return `from (${mm(from.x)}, ${mm(from.y)}) to (${mm(to.x)}, ${mm(to.y)}) mm`;
+		})
+		.join('; ');
+}
+
+function mm(length: number): string {
+	return String(Math.round(length * 100) / 100);
+}

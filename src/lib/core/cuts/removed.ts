@@ -1,0 +1,147 @@
+import { marginMm, pageOf, type Dot, type Notebook, type Rect } from '../paper';
+import { frontsOf, stepOf, usual, type Cut } from './cut';
+
+/** A closed outline in mm. */
+export type Outline = readonly Dot[];
+
+/** How far a cut keeps off the ruled line that is to stay, in mm (common practice). */
+const lineMm = 0.5;
+/** Straight pieces that a quarter of a circle is drawn with. */
+const arcPieces = 12;
+
+/** What one cut takes out of one leaf. */
+export interface Removal {
+	readonly cut: Cut;
+	/** In mm from the upper left paper corner of the front. */
+	readonly outlines: readonly Outline[];
+}
+
+/** What all cuts take out of a leaf, in mm from the upper left paper corner of its front. */
+export function removals(notebook: Notebook, cuts: readonly Cut[], front: number): Removal[] {
+	return cuts.flatMap((cut): Removal[] => {
+		const fronts = frontsOf(cut);
+		const index = fronts.indexOf(front);
+		if (index < 0 || cut.kind === 'glue') return [];
+		if (cut.lastUncut && index === fronts.length - 1) return [];
+		const outlines = outlinesOf(notebook, cut, front, index, fronts.length);
+		return outlines.length > 0 ? [{ cut, outlines }] : [];
+	});
+}
+
+/** The same outlines seen on the leaf's back, in mm from the back's own upper left corner. */
+export function mirrored(notebook: Notebook, outline: Outline): Outline {
+	return outline.map(({ x, y }) => ({ x: notebook.pageMm.width - x, y }));
+}
+
+function outlinesOf(
+	notebook: Notebook,
+	cut: Cut,
+	front: number,
+	index: number,
+	count: number
+): Outline[] {
+	const { width, height } = notebook.pageMm;
+	const { columns, rows } = pageOf(notebook, front);
+	const margin = marginMm(notebook, 'right');
+	const at = ({ x, y }: Dot): Dot => ({
+		x: margin.x + x * notebook.pitchMm,
+		y: margin.y + y * notebook.pitchMm
+	});
+	const off = cut.leaveLine ? lineMm : 0;
+	const fromColumn = (column: number, top = 0, bottom = height) =>
+		box(at({ x: column, y: 0 }).x + off, top, width, bottom);
+	switch (cut.kind) {
+		case 'strip':
+			return [fromColumn(columns - (cut.amount ?? usual.strip))];
+		case 'waterfall': {
+			const narrower = (count - 1 - index) * stepOf(cut);
+			return narrower > 0 ? [fromColumn(columns - narrower)] : [];
+		}
+		case 'top':
+			return [box(0, 0, width, at({ x: 0, y: cut.amount ?? Math.floor(rows / 3) }).y - off)];
+		case 'bottom':
+			return [
+				box(0, at({ x: 0, y: rows - (cut.amount ?? Math.floor(rows / 3)) }).y + off, width, height)
+			];
+		case 'tab': {
+			const { w, h } = cut.size ?? usual.tab;
+			const below = at({ x: 0, y: index * stepOf(cut) + h }).y + off;
+			// Below its own tab a leaf makes room for the tabs of those that lie under it.
+			return below < height ? [fromColumn(columns - w, below)] : [];
+		}
+		case 'corner': {
+			const radius = (cut.amount ?? usual.corner) * notebook.pitchMm;
+			return [0, height].map((y) => roundedCorner(width, y, radius, y === 0 ? 1 : -1));
+		}
+		case 'window':
+			return cut.rect ? [shrunk(windowOf(cut.rect, cut.shape).map(at), off)] : [];
+		case 'outline':
+			return cut.points && cut.points.length > 2 ? [cut.points.map(at)] : [];
+		case 'glue':
+			return [];
+	}
+}
+
+function box(left: number, top: number, right: number, bottom: number): Outline {
+	return [
+		{ x: left, y: top },
+		{ x: right, y: top },
+		{ x: right, y: bottom },
+		{ x: left, y: bottom }
+	];
+}
+
+/** A window's corners in squares; those of an octagon are cut at 45°, a hexagon's points lie left and right. */
+function windowOf({ x, y, w, h }: Rect, shape: Cut['shape'] = 'rectangle'): Dot[] {
+	const cut = Math.max(1, Math.floor(Math.min(w, h) / 4));
+	const [right, bottom] = [x + w, y + h];
+	if (shape === 'hexagon')
+		return [
+			{ x, y: y + h / 2 },
+			{ x: x + cut, y },
+			{ x: right - cut, y },
+			{ x: right, y: y + h / 2 },
+			{ x: right - cut, y: bottom },
+			{ x: x + cut, y: bottom }
+		];
+	if (shape === 'octagon')
+		return [
+			{ x: x + cut, y },
+			{ x: right - cut, y },
+			{ x: right, y: y + cut },
+			{ x: right, y: bottom - cut },
+			{ x: right - cut, y: bottom },
+			{ x: x + cut, y: bottom },
+			{ x, y: bottom - cut },
+			{ x, y: y + cut }
+		];
+	return [...box(x, y, right, bottom)];
+}
+
+/** An outline drawn towards its middle, so that the line around it stays. */
+function shrunk(outline: Outline, by: number): Outline {
+	if (by === 0) return outline;
+	const xs = outline.map(({ x }) => x);
+	const ys = outline.map(({ y }) => y);
+	const [left, right, top, bottom] = [
+		Math.min(...xs),
+		Math.max(...xs),
+		Math.min(...ys),
+		Math.max(...ys)
+	];
+	const near = (value: number, low: number, high: number) =>
+		low + by + ((value - low) / (high - low)) * (high - low - 2 * by);
+	return outline.map(({ x, y }) => ({ x: near(x, left, right), y: near(y, top, bottom) }));
+}
+
+/** What lies outside a quarter of a circle at an outer corner; `down` is 1 at the top, -1 at the foot. */
+function roundedCorner(x: number, y: number, radius: number, down: 1 | -1): Outline {
+	const arc = Array.from({ length: arcPieces + 1 }, (_, index) => {
+		const angle = (index / arcPieces) * (Math.PI / 2);
+		return {
+			x: x - radius + radius * Math.sin(angle),
+			y: y + down * (radius - radius * Math.cos(angle))
+		};
+	});
+	return [{ x, y }, ...arc];
+}

@@ -1,0 +1,124 @@
+import { marginMm, pageOf, type Dot, type Notebook, type Rect, type Size } from '../paper';
+import { frontOf, frontsOf, type Cut } from './cut';
+import { takesOf, type Edges } from './inside';
+import { mirrored, removals, type Outline } from './removed';
+
+/** What of a page's grid can be written on. */
+export interface Usable {
+	/** The largest rectangles of whole squares, the largest first; none lies inside another. */
+	readonly rects: readonly Rect[];
+	/** All other squares, as rectangles that do not overlap. */
+	readonly lost: readonly Rect[];
+}
+
+/** More rectangles than these are crumbs around a curve. */
+const mostRects = 8;
+
+/** The usable squares of a page: wholly inside what its leaf has left, on the page's own dots, and not glued. */
+export function usableOf(notebook: Notebook, cuts: readonly Cut[], number: number): Usable {
+	const page = pageOf(notebook, number);
+	const size = { w: page.columns, h: page.rows };
+	const taking = takenOutlines(notebook, cuts, number);
+	if (taking.length === 0) return { rects: [{ x: 0, y: 0, ...size }], lost: [] };
+	const lost = mask(size, (x, y) => {
+		const square = squareMm(notebook, number, { x, y });
+		return taking.some((outline) => takesOf(outline, square));
+	});
+	return { rects: largest(lost, size), lost: pieces(lost, size) };
+}
+
+/** Outlines that take from a page, cut out or glued, in mm from the page's own upper left paper corner. */
+export function takenOutlines(notebook: Notebook, cuts: readonly Cut[], number: number): Outline[] {
+	const front = frontOf(number);
+	const cut = removals(notebook, cuts, front).flatMap(({ outlines }) => outlines);
+	const glued = cuts.flatMap((cut) => {
+		const fronts = frontsOf(cut);
+		// A leaf's back is glued to the next one's front: the first front and the last back stay free.
+		const [first, last] = [fronts[0], fronts.at(-1)];
+		const free = number === first || number === (last ?? 0) + 1;
+		return cut.kind === 'glue' && cut.rect && fronts.includes(front) && !free
+			? [rectMm(notebook, cut.rect)]
+			: [];
+	});
+	const all = [...cut, ...glued];
+	return number === front ? all : all.map((outline) => mirrored(notebook, outline));
+}
+
+function rectMm(notebook: Notebook, { x, y, w, h }: Rect): Outline {
+	const margin = marginMm(notebook, 'right');
+	const mm = (dot: Dot) => ({
+		x: margin.x + dot.x * notebook.pitchMm,
+		y: margin.y + dot.y * notebook.pitchMm
+	});
+	return [
+		{ x, y },
+		{ x: x + w, y },
+		{ x: x + w, y: y + h },
+		{ x, y: y + h }
+	].map(mm);
+}
+
+/** A square of a page in mm from that page's own upper left paper corner. */
+export function squareMm(notebook: Notebook, page: number, { x, y }: Dot): Edges {
+	const margin = marginMm(notebook, page % 2 === 1 ? 'right' : 'left');
+	const { pitchMm } = notebook;
+	const [left, top] = [margin.x + x * pitchMm, margin.y + y * pitchMm];
+	return { left, top, right: left + pitchMm, bottom: top + pitchMm };
+}
+
+type Mask = readonly (readonly boolean[])[];
+
+function mask({ w, h }: Size, of: (x: number, y: number) => boolean): Mask {
+	return Array.from({ length: h }, (_, y) => Array.from({ length: w }, (_, x) => of(x, y)));
+}
+
+/** All rectangles of free squares that cannot grow. */
+function largest(lost: Mask, { w, h }: Size): Rect[] {
+	const free = ({ x, y, w, h }: Rect) =>
+		lost.slice(y, y + h).every((row) => !row.slice(x, x + w).includes(true));
+	const found: Rect[] = [];
+	for (let top = 0; top < h; top++) {
+		const blocked = new Array<boolean>(w).fill(false);
+		for (let bottom = top + 1; bottom <= h; bottom++) {
+			lost[bottom - 1]?.forEach((is, x) => {
+				if (is) blocked[x] = true;
+			});
+			for (const { from, to } of runs(blocked)) {
+				const rect = { x: from, y: top, w: to - from, h: bottom - top };
+				const grows =
+					(top > 0 && free({ ...rect, y: top - 1, h: rect.h + 1 })) ||
+					(bottom < h && free({ ...rect, h: rect.h + 1 }));
+				if (!grows) found.push(rect);
+			}
+		}
+	}
+	return found.sort((a, b) => b.w * b.h - a.w * a.h).slice(0, mostRects);
+}
+
+/** Stretches of a row that are not blocked. */
+function runs(blocked: readonly boolean[]): { from: number; to: number }[] {
+	const found: { from: number; to: number }[] = [];
+	let from = 0;
+	for (let x = 0; x <= blocked.length; x++)
+		if (x === blocked.length || blocked[x]) {
+			if (x > from) found.push({ from, to: x });
+			from = x + 1;
+		}
+	return found;
+}
+
+/** The lost squares as rectangles: stretches of a row, joined with equal ones below. */
+function pieces(lost: Mask, { h }: Size): Rect[] {
+	const done: Rect[] = [];
+	let open: Rect[] = [];
+	for (let y = 0; y <= h; y++) {
+		const row = y < h ? runs((lost[y] ?? []).map((is) => !is)) : [];
+		const next = row.map(({ from, to }): Rect => {
+			const above = open.find(({ x, w }) => x === from && w === to - from);
+			return above ? { ...above, h: above.h + 1 } : { x: from, y, w: to - from, h: 1 };
+		});
+		done.push(...open.filter(({ x, w }) => !next.some((rect) => rect.x === x && rect.w === w)));
+		open = next;
+	}
+	return done;
+}

@@ -1,0 +1,137 @@
+<script lang="ts">
+	import { DropdownMenu } from 'bits-ui';
+	import { cautions, cutKinds, cutOrder, frontsOf, fromTheEnd } from '$lib/core/cuts';
+	import { pageOf } from '$lib/core/paper';
+	import type { MonthDesk } from '../month/month-desk.svelte';
+	import type { CutDraft } from './cut-draft.svelte';
+	import { cutNames, cutTitle } from './cut-words';
+	import CutFields from './CutFields.svelte';
+
+	/** The cuts of a month: made, changed, reckoned, and how they are done with the blade. */
+	let { desk, draft, front }: { desk: MonthDesk; draft: CutDraft; front: number } = $props();
+
+	const { notebook } = $derived(desk.plan);
+	const steps = $derived(cutOrder(notebook, desk.cuts));
+	const waterfall = $derived(desk.cuts.some(({ kind }) => kind === 'waterfall'));
+	const advice = $derived(draft.advice);
+	const pages = (count: number) => (count === 1 ? '1 page' : `${count} pages`);
+</script>
+
+<section aria-label="Cuts">
+	<h2 class="pt-5 pb-2 text-xl">Cuts</h2>
+	{#if draft.cut}
+		{@const cut = draft.cut}
+		<div class="flex flex-col gap-2 border-l-4 border-calm pl-3">
+			<h3 class="font-serif text-lg">{cutNames[cut.kind].name}</h3>
+			<p class="text-sm text-ink-soft">
+				{cutNames[cut.kind].use}. Pull its edge on the page, or type.
+			</p>
+			<CutFields {cut} page={pageOf(notebook, front)} onchange={(next) => draft.set(next)} />
+			{#if draft.fault}
+				<p class="text-caution" role="alert">{draft.fault}</p>
+			{:else}
+				<div role="status">
+					<p>
+						{#if draft.outcome}
+							Run: {pages(draft.before.pagesUsed)}
+							{draft.outcome.pagesUsed === draft.before.pagesUsed
+								? 'as before'
+								: 'now'}{#if draft.outcome.pagesUsed !== draft.before.pagesUsed},
+								<strong class="text-rubric">{draft.outcome.pagesUsed}</strong> with the cut{/if}{#if draft.outcome.leftOut > draft.before.leftOut};
+								<strong class="text-caution"
+									>{draft.outcome.leftOut - draft.before.leftOut} more without a place</strong
+								>{/if}.
+						{:else}
+							<span class="text-ink-soft">The run is being worked out …</span>
+						{/if}
+					</p>
+				</div>
+				<details>
+					<summary class="cursor-pointer">
+						{draft.costs.reduce((sum, { lost }) => sum + lost, 0)} squares lost on {pages(
+							frontsOf(cut).length * 2
+						)}
+					</summary>
+					<ul class="pt-1 text-sm">
+						{#each draft.costs as { page, lost, of, stays } (page)}
+							<li>
+								page {page}: {stays} stays, {lost} of {of} lost
+							</li>
+						{/each}
+					</ul>
+				</details>
+			{/if}
+			<p class="flex gap-2 pt-1">
+				<button
+					class="button button-main"
+					disabled={draft.fault !== undefined}
+					onclick={() => draft.accept()}>{draft.isNew ? 'Make this cut' : 'Change the cut'}</button
+				>
+				<button class="button" onclick={() => draft.leave()}>Leave it</button>
+			</p>
+		</div>
+	{:else}
+		<ul class="flex flex-col gap-1.5 pb-2">
+			{#each desk.cuts as cut (cut.id)}
+				<li class="flex flex-wrap items-baseline justify-between gap-x-2">
+					<span>{cutTitle(cut)}</span>
+					<span class="flex gap-1">
+						<button class="button button-quiet min-h-7" onclick={() => draft.set(cut)}
+							>Change<span class="sr-only"> {cutTitle(cut)}</span></button
+						>
+						<button class="button button-quiet min-h-7" onclick={() => desk.removeCut(cut.id)}
+							>Remove<span class="sr-only"> {cutTitle(cut)}</span></button
+						>
+					</span>
+				</li>
+			{/each}
+		</ul>
+		<DropdownMenu.Root>
+			<DropdownMenu.Trigger class="button">Add a cut ▾</DropdownMenu.Trigger>
+			<DropdownMenu.Portal>
+				<DropdownMenu.Content
+					align="start"
+					collisionPadding={8}
+					class="z-40 w-72 border border-ink-soft bg-field py-1 shadow-md"
+				>
+					{#each cutKinds as kind (kind)}
+						<DropdownMenu.Item
+							class="cursor-pointer px-3 py-1 data-highlighted:bg-chosen"
+							onSelect={() => draft.begin(kind, front)}
+						>
+							<span class="font-serif text-lg">{cutNames[kind].name}</span>
+							<span class="block text-sm text-ink-soft">{cutNames[kind].use}</span>
+						</DropdownMenu.Item>
+					{/each}
+				</DropdownMenu.Content>
+			</DropdownMenu.Portal>
+		</DropdownMenu.Root>
+	{/if}
+	{#if advice.length > 0}
+		<ul class="flex flex-col gap-1 pt-3 text-sm" aria-label="What to know of the cuts">
+			{#each advice as { kind, text } (text)}
+				<li
+					class="border-l-4 px-2 {kind === 'hidden' || kind === 'shows'
+						? 'border-hairline'
+						: 'border-caution'}"
+				>
+					{text}
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if steps.length > 0 && !draft.cut}
+		<details class="pt-3">
+			<summary class="cursor-pointer font-serif text-lg">How to cut, in order</summary>
+			<ul class="list-disc py-2 pl-5 text-sm">
+				{#each cautions as caution (caution)}<li>{caution}</li>{/each}
+				{#if waterfall}<li>{fromTheEnd}</li>{/if}
+			</ul>
+			<ol class="flex list-decimal flex-col gap-1.5 pl-5">
+				{#each steps as { cut, front: leaf, text, back } (`${cut} ${leaf}`)}
+					<li>{text} <span class="text-sm text-ink-soft">{back}</span></li>
+				{/each}
+			</ol>
+		</details>
+	{/if}
+</section>

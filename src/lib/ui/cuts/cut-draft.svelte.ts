@@ -1,0 +1,106 @@
+import { adviceFor, cutFault, frontsOf, type Advice, type Cut, type CutKind } from '$lib/core/cuts';
+import { cutsOf, summaryOf, usableSquares, type Plan, type Summary } from '$lib/core/fit';
+import { pageOf } from '$lib/core/paper';
+import { blockName } from '../month/block-name';
+import type { MonthDesk } from '../month/month-desk.svelte';
+import { newCut } from './cut-words';
+
+/** What a page keeps of its squares. */
+export interface PageCost {
+	readonly page: number;
+	readonly lost: number;
+	readonly of: number;
+	/** The largest rectangle that stays. */
+	readonly stays: string;
+}
+
+/** A cut that is being made or changed: shown and reckoned before it is accepted. */
+export class CutDraft {
+	cut = $state.raw<Cut>();
+	/** What the run comes to with it; undefined while that is being worked out. */
+	outcome = $state.raw<Summary>();
+
+	constructor(private readonly desk: MonthDesk) {}
+
+	/** The plan with the draft in it; the desk's own without one. */
+	get plan(): Plan {
+		const { cut, desk } = this;
+		return cut ? { ...desk.plan, cuts: desk.planWithCut(cut).cuts ?? [] } : desk.plan;
+	}
+
+	get fault(): string | undefined {
+		return this.cut && cutFault(this.desk.plan.notebook, this.cut)?.message;
+	}
+
+	get isNew(): boolean {
+		return !this.desk.cuts.some(({ id }) => id === this.cut?.id);
+	}
+
+	begin(kind: CutKind, front: number): void {
+		const taken = this.desk.cuts.map(({ id }) => id);
+		let id: string = kind;
+		for (let count = 2; taken.includes(id); count++) id = `${kind}-${count}`;
+		this.set(newCut(id, kind, front, pageOf(this.desk.plan.notebook, front)));
+	}
+
+	/** Shows a cut as it would be; what the run comes to is worked out after it. */
+	set(cut: Cut): void {
+		this.cut = cut;
+		this.outcome = undefined;
+		if (!cutFault(this.desk.plan.notebook, cut)) void this.reckon(cut);
+	}
+
+	accept(): void {
+		if (!this.cut || this.fault) return;
+		this.desk.setCut(this.cut);
+		this.cut = undefined;
+	}
+
+	leave(): void {
+		this.cut = undefined;
+	}
+
+	/** What the cut's pages lose, and what stays of each. */
+	costs = $derived.by((): PageCost[] => {
+		const { cut, plan } = this;
+		if (!cut || this.fault) return [];
+		return frontsOf(cut).flatMap((front) =>
+			[front, front + 1].map((page): PageCost => {
+				const { rects, lost } = usableSquares(plan, page);
+				const { columns, rows } = pageOf(plan.notebook, page);
+				const [largest] = rects;
+				return {
+					page,
+					lost: lost.reduce((sum, { w, h }) => sum + w * h, 0),
+					of: columns * rows,
+					stays: largest ? `${largest.w} × ${largest.h}` : 'nothing'
+				};
+			})
+		);
+	});
+
+	/** The run as it is, to compare with. */
+	get before(): Summary {
+		return summaryOf(this.desk.run);
+	}
+
+	/** What is to be known of all cuts, the draft among them. */
+	advice = $derived.by((): Advice[] => {
+		const { plan, desk } = this;
+		const blocks = desk.run.blocks.flatMap((block) =>
+			block.pieces.map(({ page, rect }) => ({
+				name: blockName(block),
+				page,
+				rect,
+				drawn: plan.drawn?.pages.includes(page) ?? false
+			}))
+		);
+		return this.fault ? [] : adviceFor(plan.notebook, cutsOf(plan), blocks);
+	});
+
+	private async reckon(cut: Cut): Promise<void> {
+		const outcome = await this.desk.compare(this.desk.planWithCut(cut));
+		// A newer draft has its own answer on the way.
+		if (cut === this.cut) this.outcome = outcome;
+	}
+}
