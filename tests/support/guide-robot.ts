@@ -1,14 +1,18 @@
 import type { Size } from '../../src/lib/core/paper';
 
 /**
- * A robot that can only count. It knows a page's size and the numbers of its guide as plain data, starts
+ * A robot that can only count. It knows a page's corners and the numbers of its guide as plain data, starts
  * every count at a corner or at a dot it has marked before, refuses to count beyond ten, and tells which
  * lines it has ruled. It shares no code with the guide.
  */
-export function ruleByCounting(page: Size, guide: string): string[] {
+export function ruleByCounting(
+	page: Size,
+	guide: string,
+	corners: readonly Point[] = [0, page.w].flatMap((x) => [0, page.h].map((y) => ({ x, y })))
+): string[] {
 	const known = new Set<string>();
 	const mark = (x: number, y: number) => known.add(`${x} ${y}`);
-	for (const x of [0, page.w]) for (const y of [0, page.h]) mark(x, y);
+	for (const { x, y } of corners) mark(x, y);
 	const ruled: string[] = [];
 	const steps: readonly Numbers[] = JSON.parse(guide);
 	for (const step of steps) {

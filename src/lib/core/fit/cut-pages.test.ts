@@ -3,10 +3,12 @@ import { describe, expect, test } from 'vitest';
 import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { anyCuts } from '../../../../tests/support/cuts';
 import { brokenRules } from '../../../../tests/support/judge';
+import { ruleByCounting } from '../../../../tests/support/guide-robot';
 import { winds } from '../../../../tests/support/paint-opening';
 import { removals, type Cut } from '../cuts';
+import { pageGuide } from '../guide';
 import { dotMm, sideOf } from '../paper';
-import { planRun, type Plan, type Run } from '.';
+import { pageMarks, planRun, type Plan, type Run } from '.';
 
 /** Places inside blocks where there is no paper; points of each square are looked up one by one. */
 function cutAway(plan: Plan, run: Run): string[] {
@@ -37,6 +39,26 @@ test('no block lies where its leaf is cut away, and every other rule holds as we
 			expect(brokenRules(cut, run)).toEqual([]);
 		}),
 		{ numRuns: 80 }
+	);
+});
+
+test('a robot that only counts rules every page of a cut book, from corners that are there', () => {
+	fc.assert(
+		fc.property(anyPlan, anyCuts, (plan, cuts) => {
+			const cut = { ...plan, notebook: a5, cuts };
+			const run = planRun(cut);
+			for (const { number, columns, rows } of run.pages) {
+				const { steps, corners } = pageGuide(cut, run, number);
+				const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
+				const lines = pageMarks(cut, run, number).flatMap((mark) =>
+					mark.kind === 'line'
+						? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
+						: []
+				);
+				expect(ruled).toEqual(lines.sort());
+			}
+		}),
+		{ numRuns: 60 }
 	);
 });
 

@@ -1,6 +1,6 @@
 import type { LineMark, Mark, TextMark } from '../draw';
 import type { Dot, Size } from '../paper';
-import { countsOf, furthest, KnownDots, type Place } from './place';
+import { cornersOf, countsOf, furthest, KnownDots, type Place } from './place';
 import { seriesOf, type Series } from './series';
 import type { RuleStep, Step, WriteStep } from './steps';
 import { strokesFrom } from './strokes-from';
@@ -8,13 +8,18 @@ import { strokesFrom } from './strokes-from';
 /**
  * Counting guide of one page, enough to draw every line. Strokes come first, the longest before the
  * shorter, then tints, then texts. Each dot is counted from the nearest one that is known by then: a
- * corner, an end of what is ruled, or a helper tick; no count is larger than ten.
+ * corner, an end of what is ruled, or a helper tick; no count is larger than ten. `corners` are those that
+ * the page has: other ones than usual where its leaf is cut.
  */
-export function countingGuide(page: Size, marks: readonly Mark[]): Step[] {
+export function countingGuide(
+	page: Size,
+	marks: readonly Mark[],
+	corners: readonly Dot[] = cornersOf({ x: 0, y: 0, ...page })
+): Step[] {
 	const lines = marks.flatMap((mark) => (mark.kind === 'line' ? [mark] : []));
 	const tints = marks.flatMap((mark) => (mark.kind === 'tint' ? [mark] : []));
 	const texts = marks.flatMap((mark) => (mark.kind === 'text' && mark.text ? [mark] : []));
-	const known = new KnownDots(page);
+	const known = new KnownDots(corners);
 	const steps: Step[] = [];
 	/** A place for a dot, after helper ticks if it needs any. */
 	const placeOf = (at: Dot, also?: Dot): Place => {

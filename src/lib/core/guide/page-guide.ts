@@ -1,21 +1,57 @@
-import { pageMarks, type Plan, type Run } from '../fit';
-import { pageOf, type Size } from '../paper';
+import { cutOrder, frontOf, leafLines } from '../cuts';
+import { cutsOf, pageMarks, usableSquares, type Plan, type Run } from '../fit';
+import { marginMm, pageOf, type Dot, type Size } from '../paper';
 import { checkList } from './check-list';
 import { countingGuide } from './guide';
+import { cornersOf } from './place';
 import type { Step } from './steps';
+
+/** Where a leaf is cut, in squares from a page's first dot; a cut need not lie on dots. */
+export interface CutTicks {
+	readonly top: readonly number[];
+	readonly side: readonly number[];
+}
 
 /** How to draw one page by counting, and what to look over in the end. */
 export interface PageGuide {
 	readonly page: number;
 	readonly size: Size;
+	/** What is cut before anything is ruled, measured on this page. */
+	readonly cuts: readonly string[];
+	readonly cutTicks: CutTicks;
+	/** Corner dots to count from: the page's, or those of what the cuts leave of it. */
+	readonly corners: readonly Dot[];
 	readonly steps: readonly Step[];
 	readonly checks: readonly string[];
 }
+
+/** More parts of a cut page than these are crumbs; nobody counts from them. */
+const mostParts = 2;
 
 /** The guide of a page of a run; one without steps where nothing is drawn. */
 export function pageGuide(plan: Plan, run: Run, page: number): PageGuide {
 	const { columns, rows } = pageOf(plan.notebook, page);
 	const size = { w: columns, h: rows };
-	const steps = countingGuide(size, pageMarks(plan, run, page));
-	return { page, size, steps, checks: checkList(plan, run, page) };
+	const parts = usableSquares(plan, page).rects.slice(0, mostParts);
+	const corners = parts.flatMap(cornersOf);
+	const steps = countingGuide(size, pageMarks(plan, run, page), corners);
+	const cuts = cutOrder(plan.notebook, cutsOf(plan))
+		.filter(({ front }) => front === frontOf(page))
+		.map(({ text, back }) => (page === frontOf(page) || back === '' ? text : back));
+	const checks = checkList(plan, run, page);
+	return { page, size, cuts, cutTicks: cutTicks(plan, page), corners, steps, checks };
+}
+
+function cutTicks(plan: Plan, page: number): CutTicks {
+	const { notebook } = plan;
+	const front = frontOf(page);
+	const margin = marginMm(notebook, page === front ? 'right' : 'left');
+	const lines = leafLines(notebook, cutsOf(plan), front).flatMap((leaf) =>
+		page === front ? leaf.front : leaf.back
+	);
+	const squares = (mm: number, first: number) => (mm - first) / notebook.pitchMm;
+	return {
+		top: lines.flatMap(({ from, to }) => (from.x === to.x ? [squares(from.x, margin.x)] : [])),
+		side: lines.flatMap(({ from, to }) => (from.y === to.y ? [squares(from.y, margin.y)] : []))
+	};
 }

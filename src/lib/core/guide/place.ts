@@ -1,4 +1,4 @@
-import type { Dot, Size } from '../paper';
+import type { Dot, Rect } from '../paper';
 
 /** No hand is asked to count further than this. */
 export const furthest = 10;
@@ -41,12 +41,17 @@ export function countsOf({ count }: Place): number {
 	return Math.abs(count.across) + Math.abs(count.down);
 }
 
-/** The dots of a page from which a hand can count: its corners, and what it has ruled or ticked. */
+/** The corner dots of a rectangle. */
+export function cornersOf({ x, y, w, h }: Rect): Dot[] {
+	return [y, y + h].flatMap((down) => [x, x + w].map((across) => ({ x: across, y: down })));
+}
+
+/** The dots of a page from which a hand can count: corners, and what it has ruled or ticked. */
 export class KnownDots {
 	private readonly dots = new Map<string, Dot>();
 
-	constructor(page: Size) {
-		for (const y of [0, page.h]) for (const x of [0, page.w]) this.add({ x, y });
+	constructor(corners: readonly Dot[]) {
+		for (const corner of corners) this.add(corner);
 	}
 
 	add(dot: Dot): void {

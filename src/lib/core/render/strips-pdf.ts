@@ -1,6 +1,7 @@
 import PDFDocument from 'pdfkit';
 import type { PageGuide, Tick } from '../guide';
 import { tickStrips } from '../guide';
+import { inks } from './page-art';
 import type { Correction } from './pdf';
 import { collectPdf, pointsPerMm } from './pdf-file';
 import { sheetsMm, type SheetName } from './sheets';
@@ -20,6 +21,8 @@ interface Strip {
 	readonly from: number;
 	readonly to: number;
 	readonly ticks: readonly Tick[];
+	/** Where the leaf is cut; it need not be on a dot. */
+	readonly cuts: readonly number[];
 }
 
 /**
@@ -56,7 +59,10 @@ export async function renderStrips(
 	let y = marginMm;
 	for (const strip of strips) {
 		document.font('text', labelMm);
-		const longest = Math.max(...strip.ticks.map((tick) => document.widthOfString(labelOf(tick))));
+		const longest = Math.max(
+			0,
+			...strip.ticks.map((tick) => document.widthOfString(labelOf(tick)))
+		);
 		const depth = tickMm + Math.min(longest, mostLabelMm) + nameMm;
 		if (y + depth > height - marginMm && y > marginMm) {
 			turn();
@@ -69,16 +75,22 @@ export async function renderStrips(
 	return finished;
 }
 
-function stripsOf({ page, size, steps }: PageGuide, room: number): Strip[] {
+function stripsOf({ page, size, steps, cutTicks }: PageGuide, room: number): Strip[] {
 	const { top, side } = tickStrips(steps);
-	if (top.length === 0) return [];
+	if (top.length === 0 && cutTicks.top.length + cutTicks.side.length === 0) return [];
 	return [
-		...parts(`Page ${page}, along the top`, size.w, top, room),
-		...parts(`Page ${page}, down the side`, size.h, side, room)
+		...parts(`Page ${page}, along the top`, size.w, top, cutTicks.top, room),
+		...parts(`Page ${page}, down the side`, size.h, side, cutTicks.side, room)
 	];
 }
 
-function parts(name: string, length: number, ticks: readonly Tick[], room: number): Strip[] {
+function parts(
+	name: string,
+	length: number,
+	ticks: readonly Tick[],
+	cuts: readonly number[],
+	room: number
+): Strip[] {
 	const count = Math.ceil(length / room);
 	return Array.from({ length: count }, (_, index) => {
 		const from = index * room;
@@ -87,7 +99,8 @@ function parts(name: string, length: number, ticks: readonly Tick[], room: numbe
 			name: count > 1 ? `${name}, from dot ${from} on` : name,
 			from,
 			to,
-			ticks: ticks.filter(({ at }) => at >= from && at <= to)
+			ticks: ticks.filter(({ at }) => at >= from && at <= to),
+			cuts: cuts.filter((at) => at >= from && at <= to)
 		};
 	});
 }
@@ -109,7 +122,7 @@ function drawStrip(
 	y: number,
 	depth: number
 ): void {
-	const { from, to, ticks, name } = strip;
+	const { from, to, ticks, cuts, name } = strip;
 	const at = (square: number) => marginMm + (square - from) * pitchMm;
 	document.lineCap('butt').lineWidth(lineMm).strokeColor('#1d2a3a').fillColor('#1d2a3a');
 	document.moveTo(at(from), y).lineTo(at(to), y);
@@ -119,6 +132,7 @@ function drawStrip(
 	document.lineWidth(3 * lineMm);
 	for (const end of [from, to]) document.moveTo(at(end), y).lineTo(at(end), y + tickMm / 2);
 	document.stroke();
+	drawCuts(document, cuts.map(at), y);
 	document.font('text', labelMm);
 	for (const tick of ticks) {
 		const label = labelOf(tick);
@@ -130,4 +144,19 @@ function drawStrip(
 		document.restore();
 	}
 	document.font('text', 3).text(name, at(from) + 3, y + depth - 4.5, { lineBreak: false });
+}
+
+/** A cut is a longer tick in another colour, with its word beside it. */
+function drawCuts(document: PDFKit.PDFDocument, places: readonly number[], y: number): void {
+	if (places.length === 0) return;
+	document
+		.lineWidth(2 * lineMm)
+		.strokeColor(inks.cut)
+		.fillColor(inks.cut)
+		.font('text', labelMm);
+	for (const x of places) {
+		document.moveTo(x, y).lineTo(x, y + 1.5 * tickMm);
+		document.text('cut', x + 0.6, y + tickMm, { lineBreak: false });
+	}
+	document.stroke().fillColor('#1d2a3a').strokeColor('#1d2a3a').lineWidth(lineMm);
 }

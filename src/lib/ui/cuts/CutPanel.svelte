@@ -14,6 +14,7 @@
 	const steps = $derived(cutOrder(notebook, desk.cuts));
 	const waterfall = $derived(desk.cuts.some(({ kind }) => kind === 'waterfall'));
 	const advice = $derived(draft.advice);
+	const sentence = (words: string) => words[0]?.toUpperCase() + words.slice(1);
 	const pages = (count: number) => (count === 1 ? '1 page' : `${count} pages`);
 </script>
 
@@ -24,7 +25,7 @@
 		<div class="flex flex-col gap-2 border-l-4 border-calm pl-3">
 			<h3 class="font-serif text-lg">{cutNames[cut.kind].name}</h3>
 			<p class="text-sm text-ink-soft">
-				{cutNames[cut.kind].use}. Pull its edge on the page, or type.
+				{sentence(cutNames[cut.kind].use)}. Pull its edge on the page, or type.
 			</p>
 			<CutFields {cut} page={pageOf(notebook, front)} onchange={(next) => draft.set(next)} />
 			{#if draft.fault}

@@ -16,11 +16,13 @@
 		planned: boolean;
 		/** Shown paler where it is no part of the run. */
 		pale: boolean;
+		/** It lies beneath another page, in its shade. */
+		beneath: boolean;
 		/** Pattern of the dots. */
 		dots: string;
 	}
 	/** One page of paper with its dots and marks, and the holes that are cut into it. */
-	let { plan, run, page: number, left, removed, planned, pale, dots }: Props = $props();
+	let { plan, run, page: number, left, removed, planned, pale, beneath, dots }: Props = $props();
 	const id = $props.id();
 
 	const pitch = $derived(plan.notebook.pitchMm);
@@ -54,5 +56,6 @@
 		<rect x="-0.5" y="-0.5" width={page.columns + 1} height={page.rows + 1} fill="url(#{dots})" />
 		{#if planned}<PageMarks {plan} {run} page={number} />{/if}
 	</g>
+	{#if beneath}<rect x={left} y="0" {width} {height} class="fill-ink opacity-[0.06]" />{/if}
 </g>
 {#if holes}<path d={holes} class="fill-none stroke-cut-edge" stroke-width="0.14" />{/if}

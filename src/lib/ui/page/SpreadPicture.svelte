@@ -88,6 +88,7 @@
 					{removed}
 					planned={numbers.has(seen)}
 					pale={numbered && !numbers.has(seen)}
+					beneath={seen !== number}
 					dots="{id}-dots"
 				/>
 			{/each}

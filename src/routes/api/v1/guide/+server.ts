@@ -13,9 +13,10 @@ export const POST: RequestHandler = async ({ request }) => {
 	if (request.headers.get('accept')?.includes('text/plain'))
 		return text(
 			guides
-				.map(({ page, size, steps, checks }) =>
+				.map(({ page, size, cuts, steps, checks }) =>
 					[
 						`Page ${page}`,
+						...cuts.map((cut) => `Cut first. ${cut}`),
 						...steps.map((step, index) => `${index + 1}. ${sentenceOf(step, size)}`),
 						...checks.map((check) => `– ${check}`)
 					].join('\n')
@@ -23,8 +24,10 @@ export const POST: RequestHandler = async ({ request }) => {
 				.join('\n\n')
 		);
 	return json({
-		pages: guides.map(({ page, size, steps, checks }) => ({
+		pages: guides.map(({ page, size, cuts, corners, steps, checks }) => ({
 			page,
+			cuts,
+			corners,
 			steps: steps.map((step) => ({ ...step, sentence: sentenceOf(step, size) })),
 			checks
 		}))

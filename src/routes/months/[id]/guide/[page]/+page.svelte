@@ -136,6 +136,15 @@
 					>
 				{/each}
 			</nav>
+			{#if guide.cuts.length > 0}
+				<div class="my-2 border-l-4 border-caution bg-caution-ground px-3 py-2">
+					<h2 class="text-lg">Cut first</h2>
+					<ul class="list-disc pl-5 text-sm">
+						{#each guide.cuts as cut (cut)}<li>{cut}</li>{/each}
+						<li>Dots keep the numbers that they had before the cut.</li>
+					</ul>
+				</div>
+			{/if}
 			{#if steps.length === 0}
 				<p class="text-ink-soft">Nothing is drawn on this page.</p>
 			{:else if following}
