@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit';
 import { kinds } from '../../src/lib/core/catalogue';
+import { openingAt, usableOf, type Cut } from '../../src/lib/core/cuts';
 import { choicesIn, pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
 import { countsIn, pageGuide } from '../../src/lib/core/guide';
 import { breakLines } from '../../src/lib/core/hand';
@@ -74,6 +75,38 @@ export async function benchCore(): Promise<void> {
 	report('PDF of all its pages', ours);
 	report('  the same primitives by the PDF library alone', bare);
 	console.log(`  ratio ${(ours.median / bare.median).toFixed(2)} (wanted: under 1.5)`);
+}
+
+/** A cut dragged through a set of twelve leaves: what is seen, what is usable, what is to be known. */
+export async function benchCuts(): Promise<void> {
+	const cutAt = (amount: number): Cut[] => [
+		{ id: 'door', kind: 'strip', leaves: { first: 13, last: 33 }, amount },
+		{
+			id: 'window',
+			kind: 'window',
+			leaves: { first: 35, last: 35 },
+			rect: { x: 4, y: 4, w: 12, h: 20 }
+		}
+	];
+	const fronts = Array.from({ length: 12 }, (_, leaf) => 13 + 2 * leaf);
+	let amount = 0;
+	report(
+		'openings of a set of twelve leaves',
+		await measure(50, () => {
+			amount = (amount % 20) + 1;
+			return fronts.map((front) => openingAt(tenWishes.notebook, cutAt(amount), front));
+		}),
+		'wanted: under 16'
+	);
+	report(
+		'  its usable squares, front and back',
+		await measure(50, () => {
+			amount = (amount % 20) + 1;
+			return fronts.flatMap((front) =>
+				[front, front + 1].map((page) => usableOf(tenWishes.notebook, cutAt(amount), page))
+			);
+		})
+	);
 }
 
 /** Counts for each ruled line, and what they would be from the top left corner. */

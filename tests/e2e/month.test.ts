@@ -273,6 +273,10 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 	for (const path of paths) {
 		await page.goto(path, { waitUntil: 'networkidle' });
 		if (path === month) await wish('Habits').click();
+		if (path.endsWith('/pages/64')) {
+			await page.getByRole('button', { name: /^Add a cut/ }).click();
+			await page.getByRole('menuitem', { name: /^Window/ }).click();
+		}
 		// 200 % zoom of a 1280 × 800 window leaves 640 × 400; a tablet upright has 768 × 1024.
 		for (const [colorScheme, width, height] of [
 			['dark', 1280, 800],

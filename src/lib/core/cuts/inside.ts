@@ -29,16 +29,19 @@ export function takesOf(outline: Outline, rect: Edges): boolean {
 		right: rect.right - slackMm,
 		bottom: rect.bottom - slackMm
 	};
-	const around = edgesOf(outline);
-	if (
-		around.right <= within.left ||
-		around.left >= within.right ||
-		around.bottom <= within.top ||
-		around.top >= within.bottom
-	)
-		return false;
+	if (!overlap(edgesOf(outline), rect)) return false;
 	const middle = { x: (rect.left + rect.right) / 2, y: (rect.top + rect.bottom) / 2 };
 	return isInside(middle, outline) || sides(outline).some((side) => crosses(side, within));
+}
+
+/** Whether two upright rectangles share more than an edge. */
+export function overlap(a: Edges, b: Edges): boolean {
+	return (
+		a.right > b.left + slackMm &&
+		a.left < b.right - slackMm &&
+		a.bottom > b.top + slackMm &&
+		a.top < b.bottom - slackMm
+	);
 }
 
 /** The smallest upright rectangle around an outline. */

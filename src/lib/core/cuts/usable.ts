@@ -1,6 +1,6 @@
 import { marginMm, pageOf, type Dot, type Notebook, type Rect, type Size } from '../paper';
 import { frontOf, frontsOf, type Cut } from './cut';
-import { takesOf, type Edges } from './inside';
+import { edgesOf, overlap, takesOf, type Edges } from './inside';
 import { mirrored, removals, type Outline } from './removed';
 
 /** What of a page's grid can be written on. */
@@ -20,10 +20,7 @@ export function usableOf(notebook: Notebook, cuts: readonly Cut[], number: numbe
 	const size = { w: page.columns, h: page.rows };
 	const taking = takenOutlines(notebook, cuts, number);
 	if (taking.length === 0) return { rects: [{ x: 0, y: 0, ...size }], lost: [] };
-	const lost = mask(size, (x, y) => {
-		const square = squareMm(notebook, number, { x, y });
-		return taking.some((outline) => takesOf(outline, square));
-	});
+	const lost = mask(notebook, number, size, taking);
 	return { rects: largest(lost, size), lost: pieces(lost, size) };
 }
 
@@ -68,14 +65,36 @@ export function squareMm(notebook: Notebook, page: number, { x, y }: Dot): Edges
 
 type Mask = readonly (readonly boolean[])[];
 
-function mask({ w, h }: Size, of: (x: number, y: number) => boolean): Mask {
-	return Array.from({ length: h }, (_, y) => Array.from({ length: w }, (_, x) => of(x, y)));
+/** Which squares are taken; only those near an outline are looked at. */
+function mask(notebook: Notebook, page: number, { w, h }: Size, taking: readonly Outline[]): Mask {
+	const lost = Array.from({ length: h }, () => new Array<boolean>(w).fill(false));
+	const first = squareMm(notebook, page, { x: 0, y: 0 });
+	for (const outline of taking) {
+		const around = edgesOf(outline);
+		const upright = outline.length === 4 && outline.every((point) => isCorner(point, around));
+		const from = (mm: number, start: number) =>
+			Math.max(0, Math.floor((mm - start) / notebook.pitchMm));
+		for (let y = from(around.top, first.top); y < h; y++)
+			for (let x = from(around.left, first.left); x < w; x++) {
+				const square = squareMm(notebook, page, { x, y });
+				if (square.left >= around.right) break;
+				const row = lost[y];
+				if (row && !row[x]) row[x] = upright ? overlap(around, square) : takesOf(outline, square);
+			}
+	}
+	return lost;
+}
+
+function isCorner({ x, y }: Dot, { left, right, top, bottom }: Edges): boolean {
+	return (x === left || x === right) && (y === top || y === bottom);
 }
 
 /** All rectangles of free squares that cannot grow. */
 function largest(lost: Mask, { w, h }: Size): Rect[] {
-	const free = ({ x, y, w, h }: Rect) =>
-		lost.slice(y, y + h).every((row) => !row.slice(x, x + w).includes(true));
+	const free = (y: number, from: number, to: number) => {
+		for (let x = from; x < to; x++) if (lost[y]?.[x] !== false) return false;
+		return true;
+	};
 	const found: Rect[] = [];
 	for (let top = 0; top < h; top++) {
 		const blocked = new Array<boolean>(w).fill(false);
@@ -84,11 +103,9 @@ function largest(lost: Mask, { w, h }: Size): Rect[] {
 				if (is) blocked[x] = true;
 			});
 			for (const { from, to } of runs(blocked)) {
-				const rect = { x: from, y: top, w: to - from, h: bottom - top };
-				const grows =
-					(top > 0 && free({ ...rect, y: top - 1, h: rect.h + 1 })) ||
-					(bottom < h && free({ ...rect, h: rect.h + 1 }));
-				if (!grows) found.push(rect);
+				// A row above or below that is free as well makes it a part of a larger one.
+				if (free(top - 1, from, to) || free(bottom, from, to)) continue;
+				found.push({ x: from, y: top, w: to - from, h: bottom - top });
 			}
 		}
 	}
