@@ -14,9 +14,15 @@ export interface PageCost {
 	readonly stays: string;
 }
 
+/** A hand that has not moved for so long rests. */
+const restMs = 120;
+
 /** A cut that is being made or changed: shown and reckoned before it is accepted. */
 export class CutDraft {
 	cut = $state.raw<Cut>();
+	/** The draft as it was when the hand last rested: what is reckoned is reckoned for it. */
+	private settled = $state.raw<Cut>();
+	private rest: ReturnType<typeof setTimeout> | undefined;
 	/** What the run comes to with it; undefined while that is being worked out. */
 	outcome = $state.raw<Summary>();
 
@@ -24,8 +30,7 @@ export class CutDraft {
 
 	/** The plan with the draft in it; the desk's own without one. */
 	get plan(): Plan {
-		const { cut, desk } = this;
-		return cut ? { ...desk.plan, cuts: desk.planWithCut(cut).cuts ?? [] } : desk.plan;
+		return this.planWith(this.cut);
 	}
 
 	get fault(): string | undefined {
@@ -43,27 +48,35 @@ export class CutDraft {
 		this.set(newCut(id, kind, front, pageOf(this.desk.plan.notebook, front)));
 	}
 
-	/** Shows a cut as it would be; what the run comes to is worked out after it. */
+	/** Shows a cut as it would be; what it costs is worked out when the hand rests. */
 	set(cut: Cut): void {
 		this.cut = cut;
-		this.outcome = undefined;
-		if (!cutFault(this.desk.plan.notebook, cut)) void this.reckon(cut);
+		clearTimeout(this.rest);
+		this.rest = setTimeout(() => {
+			this.settled = cut;
+			this.outcome = undefined;
+			if (!this.fault) void this.reckon(cut);
+		}, restMs);
 	}
 
 	accept(): void {
 		if (!this.cut || this.fault) return;
 		this.desk.setCut(this.cut);
-		this.cut = undefined;
+		this.leave();
 	}
 
 	leave(): void {
+		clearTimeout(this.rest);
 		this.cut = undefined;
+		this.settled = undefined;
+		this.outcome = undefined;
 	}
 
 	/** What the cut's pages lose, and what stays of each. */
 	costs = $derived.by((): PageCost[] => {
-		const { cut, plan } = this;
-		if (!cut || this.fault) return [];
+		const { settled: cut } = this;
+		const plan = this.planWith(cut);
+		if (!cut || cutFault(plan.notebook, cut)) return [];
 		return frontsOf(cut).flatMap((front) =>
 			[front, front + 1].map((page): PageCost => {
 				const { rects, lost } = usableSquares(plan, page);
@@ -86,7 +99,9 @@ export class CutDraft {
 
 	/** What is to be known of all cuts, the draft among them. */
 	advice = $derived.by((): Advice[] => {
-		const { plan, desk } = this;
+		const { settled, desk } = this;
+		const plan = this.planWith(settled);
+		if (settled && cutFault(plan.notebook, settled)) return [];
 		const blocks = desk.run.blocks.flatMap((block) =>
 			block.pieces.map(({ page, rect }) => ({
 				name: blockName(block),
@@ -95,8 +110,13 @@ export class CutDraft {
 				drawn: plan.drawn?.pages.includes(page) ?? false
 			}))
 		);
-		return this.fault ? [] : adviceFor(plan.notebook, cutsOf(plan), blocks);
+		return adviceFor(plan.notebook, cutsOf(plan), blocks);
 	});
+
+	private planWith(cut: Cut | undefined): Plan {
+		const { desk } = this;
+		return cut ? { ...desk.plan, cuts: desk.planWithCut(cut).cuts ?? [] } : desk.plan;
+	}
 
 	private async reckon(cut: Cut): Promise<void> {
 		const outcome = await this.desk.compare(this.desk.planWithCut(cut));
