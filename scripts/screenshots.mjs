@@ -53,7 +53,20 @@ await picture('compare', `${month}/compare`, {
 await picture('kinds', `${month}/kinds`, {
 	act: (page) => page.getByRole('button', { name: /^Month calendar/ }).click()
 });
-await picture('page-desk', `${month}/pages/66`, { act: (page) => page.mouse.move(640, 420) });
+await picture('page-desk', `${month}/pages/68`, {
+	act: async (page) => {
+		await page.getByRole('button', { name: /^Loaves on page 68/ }).focus();
+		for (let step = 0; step < 3; step++) await page.keyboard.press('ArrowUp');
+	}
+});
+await picture('cuts', `${month}/pages/72`, {
+	act: async (page) => {
+		await page.getByRole('button', { name: /^Add a cut/ }).click();
+		await page.getByRole('menuitem', { name: /^Tabs/ }).click();
+		await page.getByText(/^\s*Run: /).waitFor();
+	}
+});
+await picture('sheets', `${month}/sheets`);
 await picture('guide', `${month}/guide/64`, { act: (page) => page.keyboard.press('ArrowDown') });
 await picture('follow', `${month}/guide/64`, {
 	act: async (page) => {

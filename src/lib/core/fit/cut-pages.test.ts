@@ -6,6 +6,7 @@ import { brokenRules } from '../../../../tests/support/judge';
 import { ruleByCounting } from '../../../../tests/support/guide-robot';
 import { winds } from '../../../../tests/support/paint-opening';
 import { removals, type Cut } from '../cuts';
+import type { Weeks } from '../forms';
 import { pageGuide } from '../guide';
 import { dotMm, sideOf } from '../paper';
 import { pageMarks, planRun, type Plan, type Run } from '.';
@@ -62,6 +63,8 @@ test('a robot that only counts rules every page of a cut book, from corners that
 	);
 });
 
+const weeks: Weeks = { belong: 'touching', short: 'own', pagesPerWeek: 2 };
+
 describe('a month on cut leaves', () => {
 	const strip: Cut = { id: 'door', kind: 'strip', leaves: { first: 13, last: 13 }, amount: 10 };
 	const blocks = (plan: Plan) =>
@@ -102,6 +105,29 @@ describe('a month on cut leaves', () => {
 		const [calendar] = planRun(plan).blocks;
 		expect(calendar?.facts.split).toEqual([5, 2]);
 		expect(calendar?.pieces[1]?.rect.w).toBe(12);
+	});
+
+	test('weekly pages stay spreads beside tabs, which are left to their names', () => {
+		const tabs: Cut = {
+			id: 'tabs',
+			kind: 'tab',
+			leaves: { first: 13, last: 19 },
+			lastUncut: true
+		};
+		const plan = planWith([{ id: 'weeks', kind: 'weekly-pages', weeks }], { cuts: [tabs] });
+		const spreads = planRun(plan).blocks.filter(({ pieces }) => pieces.length === 2);
+		expect(spreads.length).toBeGreaterThan(3);
+		expect(spreads[0]?.pieces.map(({ rect }) => [rect.x, rect.w])).toEqual([
+			[2, 26],
+			[0, 26]
+		]);
+	});
+
+	test('what a hand has put on a tab stays there', () => {
+		const tabs: Cut = { id: 'tabs', kind: 'tab', leaves: { first: 13, last: 15 } };
+		const pin = { page: 15, x: 22, y: 6, w: 6, h: 6 };
+		const plan = planWith([{ id: 'note', kind: 'brain-dump', title: '', pin }], { cuts: [tabs] });
+		expect(blocks(plan)).toEqual([['note', [15, 22, 6]]]);
 	});
 
 	test('beside a window two blocks stand, and none over it', () => {

@@ -5,7 +5,7 @@ import { choicesIn, kindOf, type Choice } from './choices';
 import { pageChoices, spreadChoices, type PageChoice, type SpreadChoice } from './options';
 import { partsOf, type Part } from './parts';
 import type { Pieces, Plan } from './plan';
-import { facing, onPageOf, sheetsOf, within, type Sheet } from './sheets';
+import { facing, sheetsOf, usableSquares, within, type Sheet } from './sheets';
 import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from './solve';
 
 /** A part with what it may take on each sort of page and pair of pages. */
@@ -130,12 +130,8 @@ function place(
 		return { part, choice, room, pieces };
 	}
 	if (pin.x === undefined || pin.y === undefined) return undefined;
-	const { origin, lost } = sheet;
-	if (pin.x < origin.x || pin.y < origin.y) return undefined;
-	const most = {
-		w: sheet.size.w - (pin.x - origin.x),
-		h: sheet.size.h - (pin.y - origin.y)
-	};
+	const { number, columns, rows } = sheet.page;
+	const most = { w: columns - pin.x, h: rows - pin.y };
 	const wanted = { w: pin.w ?? wish.size?.w ?? most.w, h: pin.h ?? wish.size?.h ?? most.h };
 	if (wanted.w > most.w || wanted.h > most.h || wanted.w < 1 || wanted.h < 1) return undefined;
 	const [choice] = choicesIn(plan, wish, { span: 'page', ...wanted }).choices;
@@ -145,8 +141,7 @@ function place(
 		h: pin.h ?? wish.size?.h ?? choice.room.h
 	};
 	const rect = { x: pin.x, y: pin.y, ...size };
-	const { number } = sheet.page;
-	const cutAway = lost.some((part) => overlaps(onPageOf(sheet, part), rect));
+	const cutAway = usableSquares(plan, number).lost.some((part) => overlaps(part, rect));
 	if (cutAway || !free(number, rect)) return undefined;
 	return { part, choice, room: { span: 'page', ...size }, pieces: [{ page: number, rect }] };
 }

@@ -2,7 +2,7 @@ import { usableOf, type Cut, type Usable } from '../cuts';
 import { plannablePages, type Dot, type Page, type Rect, type Size } from '../paper';
 import type { Plan } from './plan';
 
-/** A page that may still be filled: the smallest rectangle around what its leaf has left. */
+/** A page that may still be filled: the smallest rectangle around what its leaf has left, tabs apart. */
 export interface Sheet {
 	readonly page: Page;
 	/** Where that rectangle begins on the page. */
@@ -32,9 +32,15 @@ export function sheetsOf(plan: Plan): Sheet[] {
 		.flatMap((page) => sheetOf(plan, page));
 }
 
+/** So much of the usable squares makes a rectangle the page; the rest is tabs, for what names them. */
+const mainPart = 0.85;
+
 function sheetOf(plan: Plan, page: Page): Sheet[] {
-	const { rects, lost } = usableSquares(plan, page.number);
-	if (rects.length === 0) return [];
+	const { rects: all, lost } = usableSquares(plan, page.number);
+	const [main] = all;
+	if (!main) return [];
+	const usable = page.columns * page.rows - lost.reduce((sum, { w, h }) => sum + w * h, 0);
+	const rects = main.w * main.h >= mainPart * usable ? [main] : all;
 	const left = Math.min(...rects.map(({ x }) => x));
 	const top = Math.min(...rects.map(({ y }) => y));
 	const size = {

@@ -123,7 +123,6 @@
 						>
 					{/each}
 				{/if}
-				{@render overlay?.(number)}
 			</g>
 			{#if numbered}
 				<text
@@ -137,4 +136,8 @@
 		{/if}
 	{/each}
 	<line x1={width} x2={width} y1="0" y2={height} class="stroke-paper-edge" stroke-width="0.14" />
+	<!-- Above both pages: what is held on one may reach over the other. -->
+	{#each sides as { side, number, exists, x, y } (side)}
+		{#if exists}<g transform="translate({x} {y})">{@render overlay?.(number)}</g>{/if}
+	{/each}
 </svg>
