@@ -106,6 +106,15 @@ describe('usual cuts on a page of 28 × 40 squares', () => {
 	});
 });
 
+test('corners are told by their radius, glue by the leaves that it holds together', () => {
+	const texts = (one: Cut) => cutOrder(a5, [one]).map(({ text }) => text);
+	expect(texts(cut('corner', { amount: 3 }))).toEqual([
+		'Leaf 13/14, on page 13: round both outer corners with a radius of 15 mm.'
+	]);
+	const glue = cut('glue', { leaves: { first: 13, last: 15 }, rect: { x: 0, y: 0, w: 9, h: 9 } });
+	expect(texts(glue)).toEqual(['Glue the back of leaf 13/14 to the front of leaf 15/16.']);
+});
+
 describe('any set of cuts', () => {
 	test('front and back lose mirror images in mm', () => {
 		fc.assert(

@@ -1,6 +1,7 @@
 import { pageOf, spreadOf, type Dot, type Notebook, type Rect, type Side } from '../paper';
 import { frontOf, type Cut } from './cut';
 import { isInside, takesOf } from './inside';
+import { maskOf, rectsOf } from './mask';
 import { mirrored, removals, type Outline } from './removed';
 import { squareMm } from './usable';
 
@@ -98,25 +99,12 @@ function covers(outline: Outline, { left, top, right, bottom }: ReturnType<typeo
 	);
 }
 
-/** Squares of a page that are wholly seen in a stack, as rectangles a row each, joined downwards. */
+/** Squares of a page that are wholly seen in a stack, as rectangles that do not overlap. */
 export function seenRects(notebook: Notebook, pages: Stack, page: number): Rect[] {
 	const { columns, rows } = pageOf(notebook, page);
-	const done: Rect[] = [];
-	let open: Rect[] = [];
-	for (let y = 0; y <= rows; y++) {
-		const row: { x: number; w: number }[] = [];
-		for (let x = 0; y < rows && x < columns; x++) {
-			if (squareView(notebook, pages, page, { x, y }) !== 'whole') continue;
-			const last = row.at(-1);
-			if (last && last.x + last.w === x) last.w++;
-			else row.push({ x, w: 1 });
-		}
-		const next = row.map(({ x, w }): Rect => {
-			const above = open.find((rect) => rect.x === x && rect.w === w);
-			return above ? { ...above, h: above.h + 1 } : { x, y, w, h: 1 };
-		});
-		done.push(...open.filter(({ x, w }) => !next.some((rect) => rect.x === x && rect.w === w)));
-		open = next;
-	}
-	return done;
+	const seen = maskOf(
+		{ w: columns, h: rows },
+		(x, y) => squareView(notebook, pages, page, { x, y }) === 'whole'
+	);
+	return rectsOf(seen);
 }

@@ -1,5 +1,5 @@
 import type { Notebook } from '../paper';
-import { frontsOf, type Cut } from './cut';
+import { frontsOf, usual, type Cut } from './cut';
 import { leafLines, type CutLine } from './cut-lines';
 
 /** Cutting one leaf, with the numbers for its front and for its back. */
@@ -27,7 +27,9 @@ export const fromTheEnd =
 export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
 	return cuts.flatMap((cut) => {
 		const fronts = frontsOf(cut);
-		const ordered = cut.kind === 'waterfall' ? fronts.reverse() : fronts;
+		const whole = cut.lastUncut ? fronts.at(-1) : undefined;
+		const turned = cut.kind === 'waterfall' ? fronts.toReversed() : fronts;
+		const ordered = turned.filter((front) => front !== whole);
 		if (cut.kind === 'glue')
 			return ordered.slice(1).map((front): CutStep => ({
 				cut: cut.id,
@@ -35,6 +37,16 @@ export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
 				text: `Glue the back of leaf ${front - 2}/${front - 1} to the front of leaf ${front}/${front + 1}.`,
 				back: ''
 			}));
+		if (cut.kind === 'corner') {
+			const radius = mm((cut.amount ?? usual.corner) * notebook.pitchMm);
+			const round = `round both outer corners with a radius of ${radius} mm`;
+			return ordered.map((front): CutStep => ({
+				cut: cut.id,
+				front,
+				text: `Leaf ${front}/${front + 1}, on page ${front}: ${round}.`,
+				back: `On page ${front + 1}: ${round}.`
+			}));
+		}
 		return ordered.flatMap((front): CutStep[] =>
 			leafLines(notebook, [cut], front).map(({ front: seen, back }) => ({
 				cut: cut.id,

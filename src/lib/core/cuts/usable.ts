@@ -1,6 +1,7 @@
 import { marginMm, pageOf, type Dot, type Notebook, type Rect, type Size } from '../paper';
 import { frontOf, frontsOf, type Cut } from './cut';
 import { edgesOf, overlap, takesOf, type Edges } from './inside';
+import { rectsOf, stretches, type Mask } from './mask';
 import { mirrored, removals, type Outline } from './removed';
 
 /** What of a page's grid can be written on. */
@@ -21,7 +22,7 @@ export function usableOf(notebook: Notebook, cuts: readonly Cut[], number: numbe
 	const taking = takenOutlines(notebook, cuts, number);
 	if (taking.length === 0) return { rects: [{ x: 0, y: 0, ...size }], lost: [] };
 	const lost = mask(notebook, number, size, taking);
-	return { rects: largest(lost, size), lost: pieces(lost, size) };
+	return { rects: largest(lost, size), lost: rectsOf(lost) };
 }
 
 /** Outlines that take from a page, cut out or glued, in mm from the page's own upper left paper corner. */
@@ -63,8 +64,6 @@ export function squareMm(notebook: Notebook, page: number, { x, y }: Dot): Edges
 	return { left, top, right: left + pitchMm, bottom: top + pitchMm };
 }
 
-type Mask = readonly (readonly boolean[])[];
-
 /** Which squares are taken; only those near an outline are looked at. */
 function mask(notebook: Notebook, page: number, { w, h }: Size, taking: readonly Outline[]): Mask {
 	const lost = Array.from({ length: h }, () => new Array<boolean>(w).fill(false));
@@ -102,7 +101,7 @@ function largest(lost: Mask, { w, h }: Size): Rect[] {
 			lost[bottom - 1]?.forEach((is, x) => {
 				if (is) blocked[x] = true;
 			});
-			for (const { from, to } of runs(blocked)) {
+			for (const { from, to } of stretches(blocked, false)) {
 				// A row above or below that is free as well makes it a part of a larger one.
 				if (free(top - 1, from, to) || free(bottom, from, to)) continue;
 				found.push({ x: from, y: top, w: to - from, h: bottom - top });
@@ -110,32 +109,4 @@ function largest(lost: Mask, { w, h }: Size): Rect[] {
 		}
 	}
 	return found.sort((a, b) => b.w * b.h - a.w * a.h).slice(0, mostRects);
-}
-
-/** Stretches of a row that are not blocked. */
-function runs(blocked: readonly boolean[]): { from: number; to: number }[] {
-	const found: { from: number; to: number }[] = [];
-	let from = 0;
-	for (let x = 0; x <= blocked.length; x++)
-		if (x === blocked.length || blocked[x]) {
-			if (x > from) found.push({ from, to: x });
-			from = x + 1;
-		}
-	return found;
-}
-
-/** The lost squares as rectangles: stretches of a row, joined with equal ones below. */
-function pieces(lost: Mask, { h }: Size): Rect[] {
-	const done: Rect[] = [];
-	let open: Rect[] = [];
-	for (let y = 0; y <= h; y++) {
-		const row = y < h ? runs((lost[y] ?? []).map((is) => !is)) : [];
-		const next = row.map(({ from, to }): Rect => {
-			const above = open.find(({ x, w }) => x === from && w === to - from);
-			return above ? { ...above, h: above.h + 1 } : { x: from, y, w: to - from, h: 1 };
-		});
-		done.push(...open.filter(({ x, w }) => !next.some((rect) => rect.x === x && rect.w === w)));
-		open = next;
-	}
-	return done;
 }

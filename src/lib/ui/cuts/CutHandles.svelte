@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { frontOf } from '$lib/core/cuts';
 	import { marginMm, pageOf, type Dot, type Notebook } from '$lib/core/paper';
+	import { arrowStep } from '../page/arrows';
 	import { holdTouch } from '../page/hold-touch';
 	import type { CutDraft } from './cut-draft.svelte';
 	import { cutHandles, type CutHandle } from './cut-handles';
@@ -41,15 +42,8 @@
 		draft.set(handle.to(turnedBack({ x, y })));
 	}
 
-	const steps: Readonly<Record<string, Dot>> = {
-		ArrowLeft: { x: -1, y: 0 },
-		ArrowRight: { x: 1, y: 0 },
-		ArrowUp: { x: 0, y: -1 },
-		ArrowDown: { x: 0, y: 1 }
-	};
-
 	function pressed(event: KeyboardEvent, handle: CutHandle) {
-		const by = steps[event.key];
+		const by = arrowStep(event);
 		if (!by) return;
 		event.preventDefault();
 		event.stopPropagation();

@@ -87,6 +87,9 @@
 				</li>
 			{/each}
 		</ul>
+		{#each desk.plan.earlierCuts ?? [] as cut (cut)}
+			<p class="pb-2 text-ink-soft">{cutTitle(cut)}, cut by an earlier month</p>
+		{/each}
 		<DropdownMenu.Root>
 			<DropdownMenu.Trigger class="button">Add a cut ▾</DropdownMenu.Trigger>
 			<DropdownMenu.Portal>

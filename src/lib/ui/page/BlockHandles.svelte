@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { Block } from '$lib/core/fit';
-	import type { Dot } from '$lib/core/paper';
 	import { blockKey, blockName } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';
+	import { arrowStep } from './arrows';
 	import type { BlockMove, Moving } from './block-move.svelte';
 	import { grips, wholeBlock, type Grip } from './grip';
 	import { holdTouch } from './hold-touch';
@@ -23,12 +23,6 @@
 			return [{ block, rect, key: blockKey(block), name, can: move.can(block) }];
 		})
 	);
-	const steps: Readonly<Record<string, Dot>> = {
-		ArrowLeft: { x: -1, y: 0 },
-		ArrowRight: { x: 1, y: 0 },
-		ArrowUp: { x: 0, y: -1 },
-		ArrowDown: { x: 0, y: 1 }
-	};
 	const bySize: Grip = { x: 1, y: 1 };
 
 	/** Where the pointer took hold, and of what. */
@@ -70,7 +64,7 @@
 
 	function pressed(event: KeyboardEvent, block: Block) {
 		if (event.altKey || event.ctrlKey || event.metaKey) return;
-		const by = steps[event.key];
+		const by = arrowStep(event);
 		if (by) {
 			if (!move.can(block)) return event.preventDefault();
 			if (move.moving?.block !== block) move.take(block);

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import type { Dot, Size } from '$lib/core/paper';
+	import { arrowStep } from './arrows';
 	import { nearestDot, type CountedDot } from './nearest-dot';
 
 	interface Props {
@@ -26,16 +27,9 @@
 		if (matrix) count(new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix), false);
 	}
 
-	const steps: Readonly<Record<string, Dot>> = {
-		ArrowLeft: { x: -1, y: 0 },
-		ArrowRight: { x: 1, y: 0 },
-		ArrowUp: { x: 0, y: -1 },
-		ArrowDown: { x: 0, y: 1 }
-	};
-
 	function pressed(event: KeyboardEvent) {
-		const by = steps[event.key];
-		if (!by || event.altKey || event.ctrlKey || event.metaKey) return;
+		const by = arrowStep(event);
+		if (!by) return;
 		event.preventDefault();
 		event.stopPropagation();
 		const far = event.shiftKey ? 5 : 1;
