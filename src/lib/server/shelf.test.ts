@@ -37,6 +37,22 @@ test('months follow one another in the book, whatever order they were planned in
 	expect(pagesLeft(book, placed)).toBe(17);
 });
 
+test('a month that begins on a leaf which the one before has cut knows of it', async () => {
+	await store.months.create({
+		notebookId,
+		month: '2027-05',
+		weekStart: 'monday',
+		aim: 'balanced',
+		wishes: ['cover', 'one-line-a-day'].map((kind, index) => ({ id: `w${index}`, kind })),
+		cuts: [{ id: 'door', kind: 'strip', leaves: { first: 13, last: 13 }, amount: 2 }]
+	});
+	const june = await plan('2027-06', ['brain-dump']);
+	const placed = await placedMonth(store, june.id, person);
+	expect(placed?.plan.earlierCuts).toHaveLength(1);
+	const [dump] = placed?.run.blocks ?? [];
+	expect(dump?.pieces[0]).toMatchObject({ page: 14, rect: { x: 2, w: 26 } });
+});
+
 test('a deleted month leaves its pages to the others', async () => {
 	const may = await plan('2027-05', ['cover']);
 	const june = await plan('2027-06', ['cover']);

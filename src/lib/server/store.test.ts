@@ -31,7 +31,10 @@ async function aMonth(): Promise<MonthContent> {
 }
 
 test('what was written is there after the file is opened again', async () => {
-	const content = await aMonth();
+	const content: MonthContent = {
+		...(await aMonth()),
+		cuts: [{ id: 'door', kind: 'strip', leaves: { first: 13, last: 15 }, amount: 10 }]
+	};
 	const { id } = await store.months.create(content);
 	await store.close();
 	store = await openStore(join(folder, 'test.db'));

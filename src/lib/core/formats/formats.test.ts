@@ -25,6 +25,32 @@ describe('a plan document', () => {
 		expect(again.ok && toPlan(again.value)).toEqual(plan);
 	});
 
+	test('carries its cuts, and is refused with the sum where one cannot be made', () => {
+		const tabs = { id: 'tabs', kind: 'tab', leaves: { first: 13, last: 23 }, lastUncut: true };
+		const window = {
+			id: 'window',
+			kind: 'window',
+			leaves: { first: 25, last: 25 },
+			rect: { x: 9, y: 3, w: 10, h: 34 },
+			shape: 'octagon'
+		};
+		const read = checked(planSchema, documentWith([], { cuts: [tabs, window] }));
+		if (!read.ok) throw new Error(JSON.stringify(read.faults));
+		const again = checked(planSchema, toDocument(toPlan(read.value)));
+		expect(again.ok && toPlan(again.value).cuts).toEqual([tabs, window]);
+		const seven = { ...tabs, leaves: { first: 13, last: 25 } };
+		expect(faultsOf(documentWith([], { cuts: [window, seven] }))).toEqual({
+			'cuts[1].leaves.last': expect.stringContaining('at most 6 (40 ÷ 6)')
+		});
+		const back = { ...window, leaves: { first: 14, last: 14 } };
+		const wide = { id: 'door', kind: 'strip', leaves: { first: 13, last: 13 }, amount: 28 };
+		expect(faultsOf(documentWith([], { cuts: [back] }))).toHaveProperty(['cuts[0].leaves.first']);
+		expect(faultsOf(documentWith([], { cuts: [wide] }))).toHaveProperty(['cuts[0].amount']);
+		expect(faultsOf(documentWith([], { cuts: [{ ...window, kind: 'hole' }] }))).toHaveProperty([
+			'cuts[0].kind'
+		]);
+	});
+
 	test.each(['valueOf', 'constructor', '__proto__', 'toString'])(
 		'an entry called %s is unknown like any other',
 		(name) => {
