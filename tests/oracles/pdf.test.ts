@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import type { Cut } from '../../src/lib/core/cuts';
 import { pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
 import { correctionFor, dotMm, pageOf } from '../../src/lib/core/paper';
 import { pageGuide, tickStrips } from '../../src/lib/core/guide';
@@ -70,6 +71,27 @@ describe('the PDF read back', () => {
 				marginsMm: { left: { x: 6, y: 7 }, right: { x: 9, y: 8 } }
 			}
 		});
+	});
+
+	test('cuts stand where they are measured, on the front and mirrored on the back', async () => {
+		const demo = demoPlan();
+		const door: Cut = { id: 'door', kind: 'strip', leaves: { first: 63, last: 65 }, amount: 10 };
+		const plan = { ...demo, cuts: [door] };
+		const run = planRun(plan);
+		const { pages } = await readPdf(await renderPdf(plan, run, faces()));
+		for (const [number, x] of [
+			[63, 94],
+			[64, 54]
+		] as const) {
+			const page = pages[run.pages.findIndex((one) => one.number === number)];
+			const cuts = page?.strokes.filter(
+				({ x1, x2, y1, y2 }) =>
+					Math.abs(x1 - x) < toleranceMm &&
+					Math.abs(x2 - x) < toleranceMm &&
+					Math.abs(Math.abs(y2 - y1) - 210) < toleranceMm
+			);
+			expect(cuts).toHaveLength(1);
+		}
 	});
 
 	test('a sheet corrected for bars of 98.5 mm is 100 / 98.5 larger across, and true down', async () => {

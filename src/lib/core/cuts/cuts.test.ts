@@ -5,6 +5,7 @@ import { anyCuts, anyBook } from '../../../../tests/support/cuts';
 import { paintOpening } from '../../../../tests/support/paint-opening';
 import {
 	adviceFor,
+	alwaysSeen,
 	cutFault,
 	cutOrder,
 	leafLines,
@@ -104,6 +105,18 @@ describe('usual cuts on a page of 28 × 40 squares', () => {
 			'Leaf 13/14, on page 13: 124 mm from the left edge and 24 mm from the right, from top to bottom.'
 		);
 	});
+});
+
+test('beneath a door the same strip of the shared page stays in view for the whole set', () => {
+	const door = cut('strip', { leaves: { first: 13, last: 17 } });
+	expect(alwaysSeen(a5, [door], 19)).toEqual([{ x: 18, y: 0, w: 10, h: 40 }]);
+	// On the left one looks back through the leaves to the page before the first of them.
+	expect(alwaysSeen(a5, [door], 12)).toEqual([{ x: 0, y: 0, w: 10, h: 40 }]);
+	expect(alwaysSeen(a5, [door], 21)).toEqual([]);
+	const fall = cut('waterfall', { leaves: { first: 13, last: 17 } });
+	// The second leaf's own strip is 2 wide; the third shows as much beside it.
+	expect(alwaysSeen(a5, [fall], 15)).toEqual([{ x: 24, y: 0, w: 2, h: 40 }]);
+	expect(alwaysSeen(a5, [fall], 17)).toEqual([{ x: 26, y: 0, w: 2, h: 40 }]);
 });
 
 test('corners are told by their radius, glue by the leaves that it holds together', () => {

@@ -108,3 +108,25 @@ export function seenRects(notebook: Notebook, pages: Stack, page: number): Rect[
 	);
 	return rectsOf(seen);
 }
+
+/**
+ * Squares of a page that stay in view through the cuts of all leaves above it, whichever of them is turned:
+ * the place for what a whole set shares. None where no cut leaf lies on it.
+ */
+export function alwaysSeen(notebook: Notebook, cuts: readonly Cut[], page: number): Rect[] {
+	const side = page % 2 === 1 ? 'right' : 'left';
+	const above = side === 'right' ? -2 : 2;
+	const stacks: Stack[] = [];
+	for (let top = page + above; top > 0; top += above) {
+		const pages = stack(notebook, cuts, top, side);
+		if (pages[0].removed.length === 0) break;
+		stacks.push(pages);
+	}
+	if (stacks.length === 0) return [];
+	const { columns, rows } = pageOf(notebook, page);
+	return rectsOf(
+		maskOf({ w: columns, h: rows }, (x, y) =>
+			stacks.every((pages) => squareView(notebook, pages, page, { x, y }) === 'whole')
+		)
+	);
+}

@@ -19,6 +19,10 @@ export const cautions = [
 	'Keep the scraps: they patch mistakes.'
 ] as const;
 
+/** When a page with a window is drawn (common practice). */
+export const windowLast =
+	'With a window: draw what is to show through it, cut, and finish the page with the window last.';
+
 /** Why a waterfall is begun at its end (common practice). */
 export const fromTheEnd =
 	'A waterfall is cut from its last leaf backwards: a cut that comes out wider costs every leaf before it.';

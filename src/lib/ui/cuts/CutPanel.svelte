@@ -1,6 +1,14 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui';
-	import { cautions, cutKinds, cutOrder, frontsOf, fromTheEnd } from '$lib/core/cuts';
+	import {
+		cautions,
+		cutKinds,
+		cutOrder,
+		frontsOf,
+		fromTheEnd,
+		windowLast,
+		type CutKind
+	} from '$lib/core/cuts';
 	import { pageOf } from '$lib/core/paper';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import type { CutDraft } from './cut-draft.svelte';
@@ -12,7 +20,7 @@
 
 	const { notebook } = $derived(desk.plan);
 	const steps = $derived(cutOrder(notebook, desk.cuts));
-	const waterfall = $derived(desk.cuts.some(({ kind }) => kind === 'waterfall'));
+	const has = (kind: CutKind) => desk.cuts.some((cut) => cut.kind === kind);
 	const advice = $derived(draft.advice);
 	const sentence = (words: string) => words[0]?.toUpperCase() + words.slice(1);
 	const pages = (count: number) => (count === 1 ? '1 page' : `${count} pages`);
@@ -129,7 +137,8 @@
 			<summary class="cursor-pointer font-serif text-lg">How to cut, in order</summary>
 			<ul class="list-disc py-2 pl-5 text-sm">
 				{#each cautions as caution (caution)}<li>{caution}</li>{/each}
-				{#if waterfall}<li>{fromTheEnd}</li>{/if}
+				{#if has('waterfall')}<li>{fromTheEnd}</li>{/if}
+				{#if has('window')}<li>{windowLast}</li>{/if}
 			</ul>
 			<ol class="flex list-decimal flex-col gap-1.5 pl-5">
 				{#each steps as { cut, front: leaf, text, back } (`${cut} ${leaf}`)}

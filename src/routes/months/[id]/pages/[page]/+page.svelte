@@ -7,6 +7,7 @@
 	import { CutDraft } from '$lib/ui/cuts/cut-draft.svelte';
 	import CutHandles from '$lib/ui/cuts/CutHandles.svelte';
 	import CutPanel from '$lib/ui/cuts/CutPanel.svelte';
+	import InView from '$lib/ui/cuts/InView.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { BlockMove } from '$lib/ui/page/block-move.svelte';
 	import BlockHandles from '$lib/ui/page/BlockHandles.svelte';
@@ -127,6 +128,7 @@
 				>
 					{#snippet overlay(number)}
 						{@const { columns, rows } = pageOf(desk.plan.notebook, number)}
+						<InView plan={draft.plan} page={number} />
 						<BlockOutlines run={move.rest} page={number} chosen={desk.chosen} />
 						<CountingCursor
 							size={{ w: columns, h: rows }}
