@@ -166,7 +166,7 @@ describe('the page desk and the guide', () => {
 		const box = await picture.boundingBox();
 		if (!box) throw new Error('no picture');
 		await page.mouse.move(box.x + box.width * 0.25, box.y + box.height * 0.25);
-		await page.getByText(/page 64, dot \(\d+, \d+\),\s+from the top left/).waitFor();
+		await page.getByText(/page 64, dot \(\d+, \d+\),\s+from the (top|middle)/).waitFor();
 	});
 
 	test('the guide steps through a page by keyboard', async () => {

@@ -138,7 +138,7 @@ test('a printer that shrinks is corrected for', async () => {
 	await page.getByRole('button', { name: 'Keep this printer' }).click();
 	await page.getByText('sheets are made 101.52 % across and 100 % down').waitFor();
 	await page.getByRole('link', { name: 'Sheets' }).click();
-	await page.getByLabel('Printer', { exact: true }).selectOption('Hall printer');
+	await page.getByRole('combobox', { name: /^Printer/ }).selectOption('Hall printer');
 	const href = await page.getByRole('link', { name: 'PDF, page by page' }).getAttribute('href');
 	const response = await context.request.get(`${app.address}${href}`);
 	const { pages } = await readPdf(new Uint8Array(await response.body()));

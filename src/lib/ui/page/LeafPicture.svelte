@@ -56,6 +56,6 @@
 		<rect x="-0.5" y="-0.5" width={page.columns + 1} height={page.rows + 1} fill="url(#{dots})" />
 		{#if planned}<PageMarks {plan} {run} page={number} />{/if}
 	</g>
-	{#if beneath}<rect x={left} y="0" {width} {height} class="fill-ink opacity-[0.06]" />{/if}
+	{#if beneath}<rect x={left} y="0" {width} {height} class="fill-shadow opacity-30" />{/if}
 </g>
 {#if holes}<path d={holes} class="fill-none stroke-cut-edge" stroke-width="0.14" />{/if}
