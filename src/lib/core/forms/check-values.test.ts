@@ -276,6 +276,15 @@ describe('tables', () => {
 		});
 	});
 
+	test('no table is offered in a size in which a more comfortable one would be drawn', () => {
+		const wish = { entries: 10, columns: [{ name: 'Item', width: 1 }] };
+		// Three abreast would be 7 × 5, and four abreast, which are liked better, are 7 × 4.
+		const found = answer('table', wish, page(7, 5));
+		const sizes = found.fits ? found.layouts.map(({ room }) => room) : [];
+		expect(sizes[0]).toEqual(page(7, 4));
+		expect(sizes).not.toContainEqual(page(7, 5));
+	});
+
 	test('a table lasts for as many entries as asked for', () => {
 		const wish = { columns: columns(6, 3, 3), entries: 31 };
 		expect(best('table', wish, page(28, 40))).toMatchObject({ rows: 16, capacity: 32 });

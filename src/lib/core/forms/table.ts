@@ -1,7 +1,8 @@
 import { move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
+import type { Size } from '../paper';
 import { withCurrency } from './currency';
-import { pageForm, type Setting } from './form';
+import { pageForm, type PageLayout, type Setting } from './form';
 import { columnLines, rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import type { Column } from './wish';
@@ -54,61 +55,76 @@ export const table = pageForm({
 		const high = lineOf(setting);
 		return { w: t * widthOf(setting) + (t - 1), h: titleRows(setting) + header + rows * high };
 	},
-	layouts: (setting, there) => {
-		const top = titleRows(setting);
-		const one = widthOf(setting);
-		const { tables, entries, gap: wanted } = setting.wish;
-		const least = wanted ?? 1;
-		const most = tables ?? Math.max(1, Math.min(4, Math.floor((there.w + least) / (one + least))));
-		const counts = tables ? [tables] : Array.from({ length: most }, (_, index) => most - index);
-		return counts.flatMap((t) => {
-			const gap = wanted ?? (t * one + (t - 1) * usualGap <= there.w ? usualGap : 1);
-			const high = lineOf(setting);
-			const free = Math.floor((there.h - top - header) / high);
-			const needed = entries === undefined ? undefined : Math.ceil(entries / t);
-			const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed];
-			return heights
-				.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
-				.map((rows) => {
-					const size = { w: t * one + (t - 1) * gap, h: top + header + rows * high };
-					const capacity = t * rows;
-					return {
-						size,
-						discomfort:
-							(gap < usualGap && t > 1 ? 5 : 0) +
-							(needed === undefined && rows < free ? 10 : 0) +
-							10 * (most - t),
-						facts: {
-							abreast: t,
-							rows,
-							header,
-							title: top,
-							capacity,
-							lineHeight: high,
-							gap: t > 1 ? gap : 0,
-							over: there.w - size.w
-						},
-						why: [
-							`${columnsOf(setting)
-								.map(({ name, width }) => `${name} ${width}`)
-								.join(' + ')} = ${one}`,
-							`${t} × ${one}${t > 1 ? ` + ${t - 1} × ${gap}` : ''} = ${size.w} of ${there.w} across`,
-							`${titleSum(top)}header ${header} + ${rows} rows${high > 1 ? ` × ${high}` : ''} = ${size.h} of ${there.h} down`,
-							`${t} × ${rows} = ${capacity} entries${entries === undefined ? '' : ` for ${entries} wanted`}`
-						],
-						marks: () => [
-							...titleMarks(setting, size.w, false),
-							...Array.from({ length: t }, (_, index) => index).flatMap((index) =>
-								oneTable(setting, top, rows).map((mark) =>
-									move(mark, { x: index * (one + gap), y: 0 })
-								)
-							)
-						]
-					};
-				});
-		});
-	}
+	layouts: (setting, there) => waysIn(setting, there).map((way) => settled(setting, way))
 });
+
+/**
+ * A way to rule tables as it is drawn in a room of its own size: narrower gaps can let another one in there
+ * that is liked better. Each turn is smaller than the one before, so it ends.
+ */
+function settled(setting: Setting, way: PageLayout): PageLayout {
+	const ways = waysIn(setting, way.size);
+	const least = Math.min(...ways.map(({ discomfort }) => discomfort));
+	const drawn = ways.find(({ discomfort }) => discomfort === least) ?? way;
+	const same = drawn.size.w === way.size.w && drawn.size.h === way.size.h;
+	return same ? way : settled(setting, drawn);
+}
+
+/** All ways to rule tables in a room: how many abreast, and how high. */
+function waysIn(setting: Setting, there: Size): PageLayout[] {
+	const top = titleRows(setting);
+	const one = widthOf(setting);
+	const { tables, entries, gap: wanted } = setting.wish;
+	const least = wanted ?? 1;
+	const most = tables ?? Math.max(1, Math.min(4, Math.floor((there.w + least) / (one + least))));
+	const counts = tables ? [tables] : Array.from({ length: most }, (_, index) => most - index);
+	return counts.flatMap((t) => {
+		const gap = wanted ?? (t * one + (t - 1) * usualGap <= there.w ? usualGap : 1);
+		const high = lineOf(setting);
+		const free = Math.floor((there.h - top - header) / high);
+		const needed = entries === undefined ? undefined : Math.ceil(entries / t);
+		const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed];
+		return heights
+			.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
+			.map((rows) => {
+				const size = { w: t * one + (t - 1) * gap, h: top + header + rows * high };
+				const capacity = t * rows;
+				return {
+					size,
+					discomfort:
+						(gap < usualGap && t > 1 ? 5 : 0) +
+						(needed === undefined && rows < free ? 10 : 0) +
+						10 * (most - t),
+					facts: {
+						abreast: t,
+						rows,
+						header,
+						title: top,
+						capacity,
+						lineHeight: high,
+						gap: t > 1 ? gap : 0,
+						over: there.w - size.w
+					},
+					why: [
+						`${columnsOf(setting)
+							.map(({ name, width }) => `${name} ${width}`)
+							.join(' + ')} = ${one}`,
+						`${t} × ${one}${t > 1 ? ` + ${t - 1} × ${gap}` : ''} = ${size.w} of ${there.w} across`,
+						`${titleSum(top)}header ${header} + ${rows} rows${high > 1 ? ` × ${high}` : ''} = ${size.h} of ${there.h} down`,
+						`${t} × ${rows} = ${capacity} entries${entries === undefined ? '' : ` for ${entries} wanted`}`
+					],
+					marks: () => [
+						...titleMarks(setting, size.w, false),
+						...Array.from({ length: t }, (_, index) => index).flatMap((index) =>
+							oneTable(setting, top, rows).map((mark) =>
+								move(mark, { x: index * (one + gap), y: 0 })
+							)
+						)
+					]
+				};
+			});
+	});
+}
 
 function oneTable(setting: Setting, top: number, rows: number): Mark[] {
 	const columns = columnsOf(setting);
