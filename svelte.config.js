@@ -5,7 +5,7 @@ import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 export default {
 	preprocess: vitePreprocess(),
 	kit: {
-		adapter: adapter({ precompress: true }),
+		adapter: adapter({ precompress: true, out: process.env.HORARIUM_OUT ?? 'build' }),
 		// Scripts run only from our own files, or with the nonce of this very response. Style
 		// *attributes* carry measured positions (floating menus, drawings), so they are allowed;
 		// style elements are not.

@@ -1,6 +1,14 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+	existsSync,
+	readFileSync,
+	readdirSync,
+	renameSync,
+	rmSync,
+	statSync,
+	writeFileSync
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -57,29 +65,83 @@ function fingerprint(paths) {
 	return hash.digest('hex');
 }
 
+const lock = 'node_modules.lock';
+const pollMs = 200;
+
 /**
- * Does some work unless it was done for the same files before; `stamp` remembers.
- * @param {string} stamp
- * @param {string[]} paths
- * @param {() => void} work
+ * Does some work while no other start from this folder does any: two of them would build into the same files.
+ * @template T
+ * @param {() => T} work
+ * @returns {T}
  */
-function unlessDone(stamp, paths, work) {
-	const now = fingerprint(paths);
-	if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
-	work();
-	mkdirSync(dirname(stamp), { recursive: true });
-	writeFileSync(stamp, now);
+function alone(work) {
+	let told = false;
+	while (!locked()) {
+		if (!told) console.log('Waiting for another start from this folder …');
+		told = true;
+		Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, pollMs);
+	}
+	const unlock = () => rmSync(lock, { force: true });
+	process.once('exit', unlock);
+	try {
+		return work();
+	} finally {
+		process.off('exit', unlock);
+		unlock();
+	}
+}
+
+/** Takes the lock; one whose owner is no longer there is taken over. */
+function locked() {
+	try {
+		writeFileSync(lock, String(process.pid), { flag: 'wx' });
+		return true;
+	} catch (error) {
+		if (!(error instanceof Error) || !('code' in error) || error.code !== 'EEXIST') throw error;
+	}
+	try {
+		const owner = Number(readFileSync(lock, 'utf8'));
+		if (owner > 0 && alive(owner)) return false;
+		// An owner that has not written its number yet is given a moment.
+		if (owner === 0 && Date.now() - statSync(lock).mtimeMs < 1000) return false;
+		rmSync(lock, { force: true });
+	} catch {
+		// Gone meanwhile.
+	}
+	return false;
+}
+
+/** @param {number} pid */
+function alive(pid) {
+	try {
+		process.kill(pid, 0);
+		return true;
+	} catch (error) {
+		return error instanceof Error && 'code' in error && error.code === 'EPERM';
+	}
 }
 
 /** Installs the packages that the lock file names, unless they are there. */
 export function ensureInstalled() {
-	unlessDone('node_modules/.horarium-installed', ['package.json', 'package-lock.json'], () => {
+	const stamp = 'node_modules/.horarium-installed';
+	const now = fingerprint(['package.json', 'package-lock.json']);
+	const done = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === now;
+	if (done()) return;
+	alone(() => {
+		if (done()) return;
 		console.log('Installing packages …');
 		run('npm', ['ci', '--include=dev', '--no-audit', '--no-fund']);
+		writeFileSync(stamp, now);
 	});
 }
 
-/** Builds the application, unless the build is of the present sources. */
+/** So many builds are kept: a program that still runs loads parts of its own one. */
+const mostBuilds = 3;
+
+/**
+ * Builds the application, unless there is a build of the present sources.
+ * @returns {string} its folder
+ */
 export function ensureBuilt() {
 	const sources = [
 		'src',
@@ -88,12 +150,26 @@ export function ensureBuilt() {
 		'package.json',
 		'package-lock.json',
 		'svelte.config.js',
-		'vite.config.ts'
+		'vite.config.ts',
+		'vite.worker.config.ts'
 	];
-	unlessDone('build/.horarium-built', sources, () => {
+	const folder = join(root, 'build', fingerprint(sources).slice(0, 16));
+	if (existsSync(folder)) return folder;
+	alone(() => {
+		if (existsSync(folder)) return;
 		console.log('Building …');
 		// Whoever calls may be a test runner or a development server, which leave their mark here.
 		process.env.NODE_ENV = 'production';
+		const partial = `${folder}.partial`;
+		rmSync(partial, { recursive: true, force: true });
+		process.env.HORARIUM_OUT = partial;
 		runBin('vite', ['build', '--logLevel', 'error']);
+		runBin('vite', ['build', '--config', 'vite.worker.config.ts', '--logLevel', 'error']);
+		renameSync(partial, folder);
+		const builds = readdirSync('build')
+			.map((name) => join('build', name))
+			.sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs);
+		for (const old of builds.slice(mostBuilds)) rmSync(old, { recursive: true, force: true });
 	});
+	return folder;
 }

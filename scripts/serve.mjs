@@ -1,39 +1,57 @@
 import { createServer } from 'node:http';
 import { pathToFileURL } from 'node:url';
 import { join } from 'node:path';
-import { ensureBuilt, ensureInstalled, root } from './lib.mjs';
+import { ensureBuilt, ensureInstalled } from './lib.mjs';
 
+const usualPort = 4317;
 const mostTries = 20;
+/** So long may answers that are under way take when the program is asked to end. */
+const mostEndingMs = 1000;
 
 /**
  * Builds what is missing and serves the application on this machine's loopback only. When the port is
- * taken and was not asked for, the next ones are tried.
+ * taken and was not asked for, the next ones are tried. What goes wrong is said in one sentence.
  * @param {{ database: string, demo?: boolean }} options
  * @returns {Promise<string>} the address
  */
 export async function serve({ database, demo = false }) {
 	ensureInstalled();
-	ensureBuilt();
+	const folder = ensureBuilt();
 	process.env.HORARIUM_DB ??= database;
+	process.env.HORARIUM_WORKER = join(folder, 'work/worker.js');
 	if (demo) process.env.HORARIUM_DEMO = '1';
 	// Bodies are read, and refused when too long, by our own code, which says so in words.
 	process.env.BODY_SIZE_LIMIT = 'Infinity';
 	const server = createServer();
-	const port = await listen(
-		server,
-		Number(process.env.PORT ?? 4317),
-		process.env.PORT ? 1 : mostTries
-	);
+	for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP']))
+		process.once(signal, () => {
+			// What is being answered is answered; the database is closed as the process ends.
+			server.close(() => process.exit(0));
+			server.closeIdleConnections();
+			setTimeout(() => process.exit(0), mostEndingMs).unref();
+		});
+	const asked = process.env.PORT;
+	const port = await listen(server, Number(asked ?? usualPort), asked ? 1 : mostTries);
 	const address = `http://127.0.0.1:${port}`;
 	process.env.ORIGIN = address;
-	const { handler } = await import(pathToFileURL(join(root, 'build/handler.js')).href);
-	server.on('request', handler);
-	for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM']))
-		process.once(signal, () => {
-			server.close(() => process.exit(0));
-			server.closeAllConnections();
-		});
+	try {
+		const { handler } = await import(pathToFileURL(join(folder, 'handler.js')).href);
+		server.on('request', handler);
+	} catch (error) {
+		if (!(error instanceof Error) || error.name !== 'DatabaseTrouble') throw error;
+		stop(error.message);
+	}
 	return address;
+}
+
+/**
+ * Ends the program with one plain sentence.
+ * @param {string} sentence
+ * @returns {never}
+ */
+function stop(sentence) {
+	console.error(sentence);
+	process.exit(1);
 }
 
 /**
@@ -44,10 +62,13 @@ export async function serve({ database, demo = false }) {
  */
 async function listen(server, first, tries) {
 	for (let port = first; ; port++) {
-		const taken = await new Promise((resolve, reject) => {
-			server.once('error', (/** @type {NodeJS.ErrnoException} */ error) =>
-				error.code === 'EADDRINUSE' && port < first + tries - 1 ? resolve(true) : reject(error)
-			);
+		const taken = await new Promise((resolve) => {
+			server.once('error', (/** @type {NodeJS.ErrnoException} */ { code, message }) => {
+				if (code === 'EADDRINUSE' && port < first + tries - 1) resolve(true);
+				else if (code === 'EADDRINUSE')
+					stop(`Port ${port} is taken by another program. Choose another with PORT.`);
+				else stop(`Horarium cannot listen on port ${port}: ${message}. Choose another with PORT.`);
+			});
 			server.listen(port, '127.0.0.1', () => resolve(false));
 		});
 		if (!taken) {

@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import type { Person } from '$lib/core/fit';
 import type { Store } from '$lib/server/store';
 
@@ -9,6 +10,13 @@ declare global {
 			theme: 'light' | 'dark' | 'system';
 			/** The measured hand, and the first language the browser asks for. */
 			person: Person;
+			/** Aborts when nobody waits for the answer any more. */
+			gone: AbortSignal;
+			/** What went wrong while the answer was made. */
+			trouble?: unknown;
+		}
+		interface Platform {
+			req: IncomingMessage;
 		}
 	}
 }

@@ -1,41 +1,61 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { knownLocale } from '$lib/core/month';
 import { loadDemo } from '$lib/server/demo';
+import { goneSignal } from '$lib/server/gone';
 import { refuse, safeHeaders } from '$lib/server/guard';
-import { problem } from '$lib/server/problem';
 import { openStore, type Store } from '$lib/server/store';
+import { asProblem, inOneShape, told } from '$lib/server/troubles';
 
 let store: Store | undefined;
 
 export const init: ServerInit = async () => {
-	store = await openStore(process.env.HORARIUM_DB ?? 'data/horarium.db');
-	if (process.env.HORARIUM_DEMO) await loadDemo(store);
+	const opened = await openStore(process.env.HORARIUM_DB ?? 'data/horarium.db');
+	// However the process ends, everything is in the one file.
+	process.once('exit', () => opened.close());
+	if (process.env.HORARIUM_DEMO) await loadDemo(opened);
+	store = opened;
 };
 
 export const handle: Handle = async ({ event, resolve }) => {
 	const refusal = refuse(event.request);
 	if (refusal) return refusal;
-	if (!store) return problem(503, 'Not ready', 'The database is not open yet.');
-	event.locals.store = store;
+	if (!store) throw new Error('a request came in before the database was open');
+	const { locals } = event;
+	locals.store = store;
+	locals.gone = goneSignal(event.platform?.req);
 	const theme = event.cookies.get('theme');
-	event.locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
-	event.locals.person = {
-		locale:
-			(await store.person.language()) ??
-			preferredLocale(event.request.headers.get('accept-language')),
-		hand: await store.person.hand()
-	};
-	const response = await resolve(event, {
-		transformPageChunk: ({ html }) => html.replace('%horarium.theme%', event.locals.theme)
-	});
-	for (const [name, value] of Object.entries(safeHeaders)) response.headers.set(name, value);
-	return response;
+	locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
+	const preferred = preferredLocale(event.request.headers.get('accept-language'));
+	const { person } = store;
+	try {
+		locals.person = {
+			locale: (await person.language()) ?? preferred,
+			hand: await person.hand()
+		};
+		const response = await resolve(event, {
+			transformPageChunk: ({ html }) => html.replace('%horarium.theme%', locals.theme)
+		});
+		return withHeaders(await inOneShape(event.url.pathname, response, locals.trouble));
+	} catch (error) {
+		// Even the way to a page needs the database; without it the trouble is told in place of the page.
+		const known = told(error);
+		if (known) return withHeaders(asProblem(known));
+		throw error;
+	}
 };
 
-export const handleError: HandleServerError = ({ error, status, message }) => {
-	if (status !== 404) console.error(error);
-	return { message: status === 404 ? 'There is nothing at this address.' : message };
+export const handleError: HandleServerError = ({ error, status, message, event }) => {
+	event.locals.trouble = error;
+	if (status === 404) return { message: 'There is nothing at this address.' };
+	const known = told(error);
+	if (!known) console.error(error);
+	return { message: known?.sentence ?? message };
 };
+
+function withHeaders(response: Response): Response {
+	for (const [name, value] of Object.entries(safeHeaders)) response.headers.set(name, value);
+	return response;
+}
 
 function preferredLocale(header: string | null): string {
 	return knownLocale(header?.split(',')[0]?.split(';')[0]?.trim() || undefined);

@@ -6,9 +6,15 @@
 	import '@fontsource/alegreya/500-italic.css';
 	import '@fontsource/patrick-hand/400.css';
 	import '../app.css';
+	import { invalidateAll } from '$app/navigation';
+	import { Keeping, setKeeping } from '$lib/ui/keeping/keeping.svelte';
+	import UnkeptNotices from '$lib/ui/keeping/UnkeptNotices.svelte';
 	import Masthead from '$lib/ui/shell/Masthead.svelte';
 
 	let { data, children } = $props();
+
+	const keeping = new Keeping(() => void invalidateAll());
+	setKeeping(keeping);
 </script>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-field focus:p-2"
@@ -16,5 +22,6 @@
 >
 <div class="flex min-h-dvh flex-col">
 	<Masthead months={data.months} theme={data.theme} locale={data.locale} />
+	<UnkeptNotices {keeping} locale={data.locale} />
 	{@render children()}
 </div>

@@ -14,7 +14,7 @@ function calendar(...events: string[]): string {
 }
 
 function eventsIn(text: string, timeZone = 'UTC') {
-	const read = readCalendar(text, may, timeZone);
+	const read = readCalendar(text, { month: may, timeZone });
 	if (!read.ok) throw new Error(read.message);
 	return read.events;
 }
@@ -109,7 +109,7 @@ describe('calendar files', () => {
 	test.each(['', 'garbage', 'BEGIN:VCARD\r\nEND:VCARD', '\0\0\0', 'BEGIN:VCALENDAR'])(
 		'what is no calendar is refused in words: %j',
 		(text) => {
-			const read = readCalendar(text, may, 'UTC');
+			const read = readCalendar(text, { month: may, timeZone: 'UTC' });
 			if (read.ok) expect(read.events).toEqual([]);
 			else expect(read.message).toMatch(/nothing was taken/);
 		}
@@ -117,7 +117,72 @@ describe('calendar files', () => {
 
 	test('a file of 50,000 events gives as many as a month may hold, and says how many were left out', () => {
 		const event = 'SUMMARY:Bell\r\nDTSTART:20270512T080000Z';
-		const read = readCalendar(calendar(...Array.from({ length: 50_000 }, () => event)), may, 'UTC');
+		const read = readCalendar(calendar(...Array.from({ length: 50_000 }, () => event)), {
+			month: may,
+			timeZone: 'UTC'
+		});
 		expect(read).toMatchObject({ ok: true, leftOut: 50_000 - mostEvents });
+	});
+
+	// Referee: the rrule package, which starts at the beginning.
+	test('a rule from long ago goes on as from its own start', () => {
+		const rules = fc
+			.record({
+				frequency: fc.constantFrom('HOURLY', 'DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'),
+				interval: fc.integer({ min: 1, max: 9 }),
+				more: fc.constantFrom('', ';BYMONTH=5', ';UNTIL=20270520T080000Z')
+			})
+			// The parser's library takes every May where every fifth month is asked for, wherever it starts.
+			.filter(({ interval, more }) => interval === 1 || !more.includes('BYMONTH'))
+			.map(({ frequency, interval, more }) => `FREQ=${frequency};INTERVAL=${interval}${more}`);
+		const starts = fc
+			.record({ year: fc.integer({ min: 1990, max: 2026 }), day: fc.integer({ min: 0, max: 365 }) })
+			.map(({ year, day }) => new Date(Date.UTC(year, 0, 1 + day, 8)));
+		fc.assert(
+			fc.property(rules, starts, (rule, date) => {
+				const stamp = date.toISOString().replace(/[-:]|\.\d+/g, '');
+				const text = calendar(`SUMMARY:Watch\r\nDTSTART:${stamp}\r\nRRULE:${rule}`);
+				const expected = rrulestr(`DTSTART:${stamp}\nRRULE:${rule}`)
+					.between(new Date(Date.UTC(2027, 4, 1)), new Date(Date.UTC(2027, 5, 1) - 1), true)
+					.map((moment) => moment.getUTCDate());
+				expect(eventsIn(text).map(({ day }) => day)).toEqual(expected.slice(0, mostEvents));
+			}),
+			{ numRuns: 150 }
+		);
+	});
+
+	test('a zone that the file names but does not bring along is the platform’s', () => {
+		const at = (zone: string) =>
+			calendar(`SUMMARY:Ferry\r\nDTSTART;TZID=${zone}:20270510T233000\r\nDURATION:PT1H`);
+		expect(eventsIn(at('Europe/Helsinki'), 'Europe/Lisbon')).toEqual([
+			{ day: 10, time: '21:30', text: 'Ferry' }
+		]);
+		const read = readCalendar(at('Atlantis/Harbour'), { month: may, timeZone: 'Europe/Lisbon' });
+		expect(read).toMatchObject({ events: [{ day: 10, time: '23:30' }, { day: 11 }] });
+		expect(read.ok && read.notes[0]).toContain('“Atlantis/Harbour” is not known');
+	});
+
+	test('of several calendars in one file all are read', () => {
+		const one = calendar('SUMMARY:One\r\nDTSTART;VALUE=DATE:20270501');
+		const two = calendar('SUMMARY:Two\r\nDTSTART;VALUE=DATE:20270502');
+		expect(eventsIn(`${one}\r\n${two}\r\n`).map(({ text }) => text)).toEqual(['One', 'Two']);
+	});
+
+	test('what is given up is said, and the rest is read', () => {
+		const read = readCalendar(
+			calendar(
+				'SUMMARY:Pulse\r\nDTSTART:19900101T000000Z\r\nRRULE:FREQ=MINUTELY;COUNT=90000000',
+				'SUMMARY:Undated',
+				'SUMMARY:Hung\r\nDTSTART:20270501T000000Z\r\nRRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30',
+				'SUMMARY:Fine\r\nDTSTART;VALUE=DATE:20270503'
+			),
+			{ month: may, timeZone: 'UTC', skip: new Set([2]) }
+		);
+		expect(read).toMatchObject({ ok: true, events: [{ day: 3, text: 'Fine' }] });
+		expect(read.ok && read.notes).toEqual([
+			'“Pulse” repeats more often before this month than can be followed: given up.',
+			'“Undated” has no date: left out.',
+			'“Hung” repeats in a way that has no end: given up.'
+		]);
 	});
 });

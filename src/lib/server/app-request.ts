@@ -1,54 +1,72 @@
 import { json } from '@sveltejs/kit';
-import { checked, missing, record, whole, type Validator } from '$lib/core/formats';
-import { faulty, problem, readJson } from './problem';
+import type { RequestEvent } from '@sveltejs/kit';
+import { asks, type ApiRoute } from './api-answers';
+import { faulty, problem, readBody } from './problem';
+import { queryFaults, type Asks } from './query';
+import type { BodyName, BodyOf } from './schemas';
 import type { Write } from './write';
-
-const revisionSchema = record({
-	revision: whole(1, Number.MAX_SAFE_INTEGER).required(missing)
-}).required(missing);
+import { answerApart, checkBody } from './work';
 
 /** A checked body, or the answer that refuses it. */
 export type Read<T> =
 	{ readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: Response };
 
-/** Reads and checks a JSON body. */
-export async function readChecked<T>(request: Request, schema: Validator<T>): Promise<Read<T>> {
-	const body = await readJson(request);
+/** Reads and checks the JSON body of a request that has no query. */
+export async function readChecked<Name extends BodyName>(
+	{ request, url, locals }: RequestEvent,
+	schema: Name,
+	mostBytes?: number
+): Promise<Read<BodyOf<Name>>> {
+	const query = refusedQuery(url, asks.none);
+	if (query) return { ok: false, refusal: query };
+	const body = await readBody(request, mostBytes);
 	if (!body.ok) return body;
-	const value = checked(schema, body.json);
-	return value.ok ? value : { ok: false, refusal: faulty(value.faults) };
+	const read = await checkBody(schema, body.text, locals.gone);
+	return read.ok ? read : { ok: false, refusal: faulty(read.faults) };
 }
 
-/** Reads a body that changes something already kept: its new content and the revision it is based on. */
-export async function readChange<T>(
-	request: Request,
-	schema: Validator<T>
-): Promise<Read<{ readonly revision: number; readonly content: T }>> {
-	const body = await readJson(request);
-	if (!body.ok) return body;
-	const based = checked(revisionSchema, body.json);
-	if (!based.ok) return { ok: false, refusal: faulty(based.faults) };
-	const content = checked(schema, body.json);
-	if (!content.ok) return { ok: false, refusal: faulty(content.faults) };
-	return { ok: true, value: { revision: based.value.revision, content: content.value } };
+/** Answers a request of the open API. */
+export async function apiResponse(
+	{ request, url, locals }: RequestEvent,
+	route: ApiRoute
+): Promise<Response> {
+	const body = await readBody(request);
+	if (!body.ok) return body.refusal;
+	const plain = request.headers.get('accept')?.includes('text/plain') ?? false;
+	return answerApart({ route, body: body.text, query: url.search, plain }, locals.gone);
 }
 
-/** The answer to a write: what is kept now, with 409 when somebody else wrote first. */
-export function written<T>(write: Write<T>): Response {
+/** The answer to a query that an address does not take. */
+export function refusedQuery(url: URL, allowed: Asks): Response | undefined {
+	const faults = queryFaults(url.searchParams, allowed);
+	return faults.length > 0 ? faulty(faults) : undefined;
+}
+
+/** What a write that was not done is about, for the sentence that says so. */
+type Kept = 'month' | 'notebook';
+
+/** The answer to a write: what is kept now, with 409 when somebody else wrote or deleted it first. */
+export function written<T>(write: Write<T>, what: Kept): Response {
 	switch (write.outcome) {
 		case 'written':
 			return json(write.record);
 		case 'conflict':
-			return json(
-				{
-					title: 'Changed elsewhere',
-					status: 409,
-					detail: 'It was changed in another window meanwhile.',
-					current: write.record
-				},
-				{ status: 409, headers: { 'content-type': 'application/problem+json' } }
-			);
+			return conflict('Changed elsewhere', `This ${what} was changed in another window.`, {
+				current: write.record
+			});
+		case 'deleted':
+			return conflict('Deleted elsewhere', `This ${what} was deleted in another window.`, {
+				current: write.record,
+				deleted: true
+			});
 		case 'missing':
-			return problem(404, 'Not found', 'There is nothing with this id.');
+			return problem(404, 'Not found', `There is no ${what} with this id.`);
 	}
+}
+
+function conflict(title: string, detail: string, more: object): Response {
+	return Response.json(
+		{ type: 'about:blank', title, status: 409, detail, ...more },
+		{ status: 409, headers: { 'content-type': 'application/problem+json' } }
+	);
 }

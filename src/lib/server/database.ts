@@ -1,8 +1,9 @@
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { Kysely, Migrator, SqliteDialect, type SqliteDatabase } from 'kysely';
-import Database from 'libsql';
+import { Kysely, Migrator, type Migration } from 'kysely';
 import { migrations } from './migrations';
+import { FileDialect, openFile, type SqliteFile } from './sqlite';
+import { DatabaseTrouble, troubleOf } from './trouble';
 
 export interface NotebookTable {
 	id: string;
@@ -56,42 +57,139 @@ export interface Tables {
 
 export type Db = Kysely<Tables>;
 
-/**
- * Opens the SQLite file (made when missing; ":memory:" for tests), with a write-ahead log, so that
- * a crash loses nothing that was committed, and foreign keys on.
- */
-export function openDatabase(file: string): Db {
-	if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
-	const database = new Database(file);
-	for (const pragma of [
-		'journal_mode = WAL',
-		'synchronous = FULL',
-		'foreign_keys = ON',
-		'busy_timeout = 5000'
-	])
-		database.exec(`PRAGMA ${pragma}`);
-	return new Kysely<Tables>({ dialect: new SqliteDialect({ database: adapt(database) }) });
+/** An open database: the file as queries see it, and the way to end it. */
+export interface OpenDatabase {
+	readonly db: Db;
+	/** Puts everything into the one file and closes it, at once: it is called when the process ends. */
+	readonly close: () => void;
 }
 
-/** The library's statements take their parameters one by one; Kysely hands over a list. */
-function adapt(database: Database.Database): SqliteDatabase {
+/** What was written is in the one file itself this long after the write that was not. */
+const quietMs = 1000;
+/** While the program starts, it may wait for another one that starts on the same file. */
+const patienceAtStartMs = 10_000;
+/** A file of less steps than these was made by a Horarium; its first table is the notebooks'. */
+const ownTable = 'kysely_migration';
+
+/**
+ * Opens the SQLite file (made when missing; ":memory:" for tests) and brings it to the newest version. A
+ * write-ahead log loses nothing that was committed when the program is killed; soon after each write, and when
+ * it is closed, the log is emptied into the file, so that a copy of the file alone holds everything.
+ * @throws DatabaseTrouble with one sentence when the file cannot be used.
+ */
+export async function openDatabase(
+	path: string,
+	steps: Record<string, Migration> = migrations
+): Promise<OpenDatabase> {
+	try {
+		return await opened(path, steps);
+	} catch (error) {
+		const trouble = troubleOf(error, `The database ${path}`);
+		throw trouble ? new DatabaseTrouble(trouble.sentence) : error;
+	}
+}
+
+async function opened(path: string, steps: Record<string, Migration>): Promise<OpenDatabase> {
+	if (path !== ':memory:') makeFolder(dirname(path));
+	const file = openFile(path);
+	// First of all: everything after it may meet another program that is starting too.
+	file.exec(`PRAGMA busy_timeout = ${patienceAtStartMs}`);
+	file.exec('PRAGMA journal_mode = WAL');
+	file.exec('PRAGMA synchronous = FULL');
+	file.exec('PRAGMA foreign_keys = ON');
+	checkFile(file, path);
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	const committed = () => {
+		timer ??= setTimeout(() => {
+			timer = undefined;
+			emptyLog(file);
+		}, quietMs).unref();
+	};
+	const db: Db = new Kysely<Tables>({ dialect: new FileDialect(file, committed) });
+	await migrate(db, file, path, steps);
+	// From now on other people's requests must not wait for a lock: writers try again by themselves.
+	file.exec('PRAGMA busy_timeout = 0');
+	let open = true;
 	return {
-		close: () => database.close(),
-		prepare: (sql) => {
-			const statement = database.prepare<unknown[]>(sql);
-			return {
-				reader: statement.reader,
-				all: (parameters) => statement.all(...parameters),
-				run: (parameters) => statement.run(...parameters),
-				iterate: (parameters) => statement.iterate(...parameters)
-			};
+		db,
+		close: () => {
+			if (!open) return;
+			open = false;
+			clearTimeout(timer);
+			emptyLog(file);
+			file.close();
 		}
 	};
 }
 
-/** Brings the file to the newest version; throws when a step fails, which leaves the file as it was. */
-export async function migrate(db: Db): Promise<void> {
-	const migrator = new Migrator({ db, provider: { getMigrations: async () => migrations } });
+function makeFolder(folder: string): void {
+	try {
+		mkdirSync(folder, { recursive: true });
+	} catch {
+		throw new DatabaseTrouble(
+			`The folder ${folder} for the database cannot be made. Name another file with HORARIUM_DB.`
+		);
+	}
+}
+
+/** Moves the write-ahead log into the file, where nobody is in the way. */
+function emptyLog(file: SqliteFile): void {
+	try {
+		file.exec('PRAGMA wal_checkpoint(TRUNCATE)');
+	} catch {
+		// What is in the log is kept all the same; the next quiet moment tries again.
+	}
+}
+
+function checkFile(file: SqliteFile, path: string): void {
+	const names = namesIn(file, "select name from sqlite_master where type = 'table'");
+	if (names.length > 0 && !names.includes(ownTable))
+		throw new DatabaseTrouble(
+			`${path} is the database of another program. Name another file with HORARIUM_DB.`
+		);
+	const [verdict] = file.prepare<unknown[]>('PRAGMA quick_check(1)').all();
+	if (JSON.stringify(verdict) !== JSON.stringify({ quick_check: 'ok' }))
+		throw Object.assign(new Error('quick_check'), { code: 'SQLITE_CORRUPT' });
+}
+
+function namesIn(file: SqliteFile, query: string): string[] {
+	return file
+		.prepare<unknown[]>(query)
+		.all()
+		.flatMap((row) =>
+			typeof row === 'object' && row !== null && 'name' in row ? [String(row.name)] : []
+		);
+}
+
+/** Runs the missing steps in one transaction; one that fails leaves the file as it was. */
+async function migrate(
+	db: Db,
+	file: SqliteFile,
+	path: string,
+	steps: Record<string, Migration>
+): Promise<void> {
+	const migrator = new Migrator({ db, provider: { getMigrations: async () => steps } });
+	const done = namesIn(file, "select name from sqlite_master where type = 'table'").includes(
+		ownTable
+	)
+		? namesIn(file, `select name from ${ownTable} order by name`)
+		: [];
+	const unknown = done.find((name) => !Object.hasOwn(steps, name));
+	if (unknown !== undefined)
+		throw new DatabaseTrouble(
+			`${path} was written by a newer Horarium (step ${unknown}). Bring this one up to date, or name another file with HORARIUM_DB.`
+		);
+	const missing = Object.keys(steps).find((name) => !done.includes(name));
+	if (done.length > 0 && missing !== undefined) copyAside(file, `${path}.before-${missing}`);
 	const { error } = await migrator.migrateToLatest();
 	if (error) throw error;
+}
+
+/** Copies the file as it stands, whole or not at all; what was copied before stays. */
+function copyAside(file: SqliteFile, copy: string): void {
+	if (copy.startsWith(':memory:') || existsSync(copy)) return;
+	const partial = `${copy}.${process.pid}`;
+	rmSync(partial, { force: true });
+	file.prepare<unknown[]>('VACUUM INTO ?').run(partial);
+	renameSync(partial, copy);
 }

@@ -3,6 +3,8 @@ import {
 	checked,
 	cutsSchema,
 	drawnSchema,
+	missing,
+	record,
 	weekStartSchema,
 	wishesSchema
 } from '$lib/core/formats';
@@ -10,9 +12,10 @@ import type { Cut } from '$lib/core/cuts';
 import type { Aim, Drawn } from '$lib/core/fit';
 import type { Wish } from '$lib/core/forms';
 import type { WeekStart } from '$lib/core/month';
-import type { Selectable, Transaction } from 'kysely';
+import { sql, type Selectable, type Transaction } from 'kysely';
 import type { Db, MonthTable, Tables } from './database';
-import { newId, now, type Write } from './write';
+import { FaultyRow, reasonOf, type SetAside } from './kept';
+import { newId, now, outcomeOf, writing, type Write } from './write';
 
 /** What a person decides about a month. */
 export interface MonthContent {
@@ -51,16 +54,41 @@ export class Months {
 		}));
 	}
 
+	/** @throws FaultyRow when it is there and cannot be read. */
 	async find(id: string): Promise<MonthRecord | undefined> {
-		return this.db.transaction().execute(async (tx) => {
-			const row = await tx.selectFrom('month').selectAll().where('id', '=', id).executeTakeFirst();
-			return row && toRecord(row, await wishesOf(tx, id));
-		});
+		const row = await this.rows().where('month.id', '=', id).executeTakeFirst();
+		const read = row && toRecord(row);
+		if (read && 'reason' in read) throw new FaultyRow(read);
+		return read;
+	}
+
+	/** Months of a notebook that can be read, the deleted ones too, the earliest first. */
+	async inNotebook(notebookId: string): Promise<MonthRecord[]> {
+		const rows = await this.rows().where('notebook_id', '=', notebookId).execute();
+		return rows.map(toRecord).flatMap((read) => ('reason' in read ? [] : [read]));
+	}
+
+	/** Those that cannot be read. */
+	async setAside(): Promise<SetAside[]> {
+		const rows = await this.rows().execute();
+		return rows.map(toRecord).flatMap((read) => ('reason' in read ? [read] : []));
+	}
+
+	/** Months with their wishes, in one query, so that no write comes in between. */
+	private rows() {
+		return this.db
+			.selectFrom('month')
+			.selectAll()
+			.select(
+				sql<string>`(select json_group_array(content) from
+					(select content from wish where month_id = month.id order by position))`.as('wishes')
+			)
+			.orderBy('month');
 	}
 
 	async create(content: MonthContent): Promise<MonthRecord> {
 		const id = newId();
-		await this.db.transaction().execute(async (tx) => {
+		await writing(this.db, async (tx) => {
 			await tx
 				.insertInto('month')
 				.values({ id, ...columns(content), revision: 1, created_at: now(), deleted_at: null })
@@ -70,37 +98,34 @@ export class Months {
 		return { id, revision: 1, deleted: false, ...content };
 	}
 
-	/** Writes a month and its wishes, all or nothing, if nobody changed it since `revision`. */
+	/** Writes a month and its wishes, all or nothing, if nobody changed or deleted it since `revision`. */
 	async update(id: string, revision: number, content: MonthContent): Promise<Write<MonthRecord>> {
-		const written = await this.db.transaction().execute(async (tx) => {
+		const written = await writing(this.db, async (tx) => {
 			const done = await tx
 				.updateTable('month')
 				.set({ ...columns(content), revision: revision + 1 })
 				.where('id', '=', id)
 				.where('revision', '=', revision)
+				.where('deleted_at', 'is', null)
 				.executeTakeFirst();
 			if (done.numUpdatedRows === 0n) return false;
 			await tx.deleteFrom('wish').where('month_id', '=', id).execute();
 			await writeWishes(tx, id, content.wishes);
 			return true;
 		});
-		return this.outcome(id, written);
+		return outcomeOf(written, await this.find(id));
 	}
 
 	/** Marks a month as deleted, or takes the mark away. */
 	async setDeleted(id: string, deleted: boolean): Promise<Write<MonthRecord>> {
-		const done = await this.db
-			.updateTable('month')
-			.set({ deleted_at: deleted ? now() : null })
-			.where('id', '=', id)
-			.executeTakeFirst();
-		return this.outcome(id, done.numUpdatedRows > 0n);
-	}
-
-	private async outcome(id: string, written: boolean): Promise<Write<MonthRecord>> {
-		const record = await this.find(id);
-		if (!record) return { outcome: 'missing' };
-		return { outcome: written ? 'written' : 'conflict', record };
+		const done = await writing(this.db, (tx) =>
+			tx
+				.updateTable('month')
+				.set({ deleted_at: deleted ? now() : null })
+				.where('id', '=', id)
+				.executeTakeFirst()
+		);
+		return outcomeOf(done.numUpdatedRows > 0n, await this.find(id));
 	}
 }
 
@@ -113,16 +138,6 @@ function columns(content: MonthContent) {
 		drawn: content.drawn ? JSON.stringify(content.drawn) : null,
 		cuts: content.cuts && content.cuts.length > 0 ? JSON.stringify(content.cuts) : null
 	};
-}
-
-async function wishesOf(tx: Transaction<Tables>, id: string): Promise<unknown[]> {
-	const rows = await tx
-		.selectFrom('wish')
-		.select('content')
-		.where('month_id', '=', id)
-		.orderBy('position')
-		.execute();
-	return rows.map((row): unknown => JSON.parse(row.content));
 }
 
 async function writeWishes(tx: Transaction<Tables>, id: string, wishes: readonly Wish[]) {
@@ -141,24 +156,54 @@ async function writeWishes(tx: Transaction<Tables>, id: string, wishes: readonly
 		.execute();
 }
 
-function toRecord(row: Selectable<MonthTable>, kept: unknown[]): MonthRecord {
-	const wishes = checked(wishesSchema, kept);
-	const weekStart = checked(weekStartSchema.required(), row.week_start);
-	const aim = checked(aimSchema.required(), row.aim);
-	const drawn = row.drawn === null ? undefined : checked(drawnSchema, JSON.parse(row.drawn));
-	const cuts = row.cuts === null ? undefined : checked(cutsSchema, JSON.parse(row.cuts));
-	if (!wishes.ok || !weekStart.ok || !aim.ok || drawn?.ok === false || cuts?.ok === false)
-		throw new Error(`month ${row.id} in the database has faults`);
+/** A month and its wishes, each as JSON in a text of a JSON list. */
+type Row = Selectable<MonthTable> & { readonly wishes: string };
+
+const keptSchema = record({
+	weekStart: weekStartSchema.required(missing),
+	aim: aimSchema.required(missing),
+	wishes: wishesSchema,
+	drawn: drawnSchema,
+	cuts: cutsSchema
+}).required(missing);
+
+function toRecord(row: Row): MonthRecord | SetAside {
+	const setAside = (reason: string): SetAside => ({
+		what: 'month',
+		id: row.id,
+		name: row.month,
+		reason
+	});
+	let json: unknown;
+	try {
+		json = {
+			weekStart: row.week_start,
+			aim: row.aim,
+			wishes: textsIn(row.wishes).map((content): unknown => JSON.parse(content)),
+			...(row.drawn === null ? {} : { drawn: JSON.parse(row.drawn) }),
+			...(row.cuts === null ? {} : { cuts: JSON.parse(row.cuts) })
+		};
+	} catch {
+		return setAside('a part of it is no JSON');
+	}
+	const kept = checked(keptSchema, json);
+	if (!kept.ok) return setAside(reasonOf(kept.faults));
+	const { weekStart, aim, wishes, drawn, cuts } = kept.value;
 	return {
 		id: row.id,
 		revision: row.revision,
 		deleted: row.deleted_at !== null,
 		notebookId: row.notebook_id,
 		month: row.month,
-		weekStart: weekStart.value,
-		aim: aim.value,
-		wishes: wishes.value,
-		...(drawn?.value ? { drawn: drawn.value } : {}),
-		...(cuts?.value ? { cuts: cuts.value } : {})
+		weekStart,
+		aim,
+		wishes,
+		...(drawn ? { drawn } : {}),
+		...(cuts ? { cuts } : {})
 	};
+}
+
+function textsIn(list: string): string[] {
+	const texts: unknown = JSON.parse(list);
+	return Array.isArray(texts) ? texts.map(String) : [];
 }

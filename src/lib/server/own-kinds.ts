@@ -1,7 +1,8 @@
-import { checked, wishSchema } from '$lib/core/formats';
+import { readJson, wishSchema } from '$lib/core/formats';
 import type { Wish } from '$lib/core/forms';
 import type { Db } from './database';
-import { newId, now } from './write';
+import { reasonOf, type SetAside } from './kept';
+import { newId, now, writing } from './write';
 
 /** A kind that the person made: a wish of it starts as a copy of `wish`. */
 export interface OwnKind {
@@ -14,45 +15,55 @@ export interface OwnKind {
 export class OwnKinds {
 	constructor(private readonly db: Db) {}
 
+	/** Those that can be read, by name. */
 	async all(): Promise<OwnKind[]> {
+		return (await this.read()).flatMap((kind) => ('reason' in kind ? [] : [kind]));
+	}
+
+	/** Those that cannot be read. */
+	async setAside(): Promise<SetAside[]> {
+		return (await this.read()).flatMap((kind) => ('reason' in kind ? [kind] : []));
+	}
+
+	private async read(): Promise<(OwnKind | SetAside)[]> {
 		const rows = await this.db
 			.selectFrom('own_kind')
 			.selectAll()
 			.where('deleted_at', 'is', null)
 			.orderBy('name')
 			.execute();
-		return rows.flatMap((row) => {
-			const wish = checked(wishSchema, JSON.parse(row.content));
-			return wish.ok ? [{ id: row.id, name: row.name, wish: wish.value }] : [];
+		return rows.map(({ id, name, content }) => {
+			const wish = readJson(wishSchema, content);
+			return wish.ok
+				? { id, name, wish: wish.value }
+				: { what: 'kind', id, name, reason: reasonOf(wish.faults) };
 		});
 	}
 
 	async create(name: string, wish: Wish): Promise<OwnKind> {
 		const id = newId();
-		await this.db
-			.insertInto('own_kind')
-			.values({ id, name, content: JSON.stringify(wish), created_at: now(), deleted_at: null })
-			.execute();
+		const row = { id, name, content: JSON.stringify(wish), created_at: now(), deleted_at: null };
+		await writing(this.db, (tx) => tx.insertInto('own_kind').values(row).execute());
 		return { id, name, wish };
 	}
 
 	/** Changes a kind's name; false when there is none with that id. */
-	async rename(id: string, name: string): Promise<boolean> {
-		const done = await this.db
-			.updateTable('own_kind')
-			.set({ name })
-			.where('id', '=', id)
-			.executeTakeFirst();
-		return done.numUpdatedRows > 0n;
+	rename(id: string, name: string): Promise<boolean> {
+		return this.set(id, { name });
 	}
 
 	/** Marks a kind as deleted, or takes the mark away; false when there is none with that id. */
-	async setDeleted(id: string, deleted: boolean): Promise<boolean> {
-		const done = await this.db
-			.updateTable('own_kind')
-			.set({ deleted_at: deleted ? now() : null })
-			.where('id', '=', id)
-			.executeTakeFirst();
+	setDeleted(id: string, deleted: boolean): Promise<boolean> {
+		return this.set(id, { deleted_at: deleted ? now() : null });
+	}
+
+	private async set(
+		id: string,
+		fields: { readonly name: string } | { readonly deleted_at: string | null }
+	): Promise<boolean> {
+		const done = await writing(this.db, (tx) =>
+			tx.updateTable('own_kind').set(fields).where('id', '=', id).executeTakeFirst()
+		);
 		return done.numUpdatedRows > 0n;
 	}
 }

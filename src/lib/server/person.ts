@@ -1,8 +1,8 @@
-import { checked, handSchema } from '$lib/core/formats';
+import { readJson, handSchema } from '$lib/core/formats';
 import { defaultHand, type Hand } from '$lib/core/hand';
 import type { PrintedBars } from '$lib/core/paper';
 import type { Db } from './database';
-import { newId } from './write';
+import { newId, writing } from './write';
 
 /** A printer and how true it prints. */
 export interface Printer extends PrintedBars {
@@ -16,42 +16,42 @@ export class PersonStore {
 
 	/** The measured hand, or the usual one until it is measured. */
 	async hand(): Promise<Hand> {
-		const row = await this.db
-			.selectFrom('setting')
-			.select('content')
-			.where('name', '=', 'hand')
-			.executeTakeFirst();
-		if (!row) return defaultHand;
-		const hand = checked(handSchema, JSON.parse(row.content));
-		return hand.ok ? hand.value : defaultHand;
+		const kept = await this.setting('hand');
+		const hand = kept === undefined ? undefined : readJson(handSchema, kept);
+		return hand?.ok ? hand.value : defaultHand;
 	}
 
-	async setHand(hand: Hand): Promise<void> {
-		const content = JSON.stringify(hand);
-		await this.db
-			.insertInto('setting')
-			.values({ name: 'hand', content })
-			.onConflict((conflict) => conflict.column('name').doUpdateSet({ content }))
-			.execute();
+	setHand(hand: Hand): Promise<void> {
+		return this.keep('hand', JSON.stringify(hand));
 	}
 
 	/** Language of the names on pages as a BCP 47 tag, where the person chose one. */
 	async language(): Promise<string | undefined> {
-		const row = await this.db
-			.selectFrom('setting')
-			.select('content')
-			.where('name', '=', 'language')
-			.executeTakeFirst();
-		return row?.content || undefined;
+		return (await this.setting('language')) || undefined;
 	}
 
 	/** Chooses a language, or with an empty one leaves it to the browser. */
-	async setLanguage(content: string): Promise<void> {
-		await this.db
-			.insertInto('setting')
-			.values({ name: 'language', content })
-			.onConflict((conflict) => conflict.column('name').doUpdateSet({ content }))
-			.execute();
+	setLanguage(language: string): Promise<void> {
+		return this.keep('language', language);
+	}
+
+	private async setting(name: string): Promise<string | undefined> {
+		const row = await this.db
+			.selectFrom('setting')
+			.select('content')
+			.where('name', '=', name)
+			.executeTakeFirst();
+		return row?.content;
+	}
+
+	private async keep(name: string, content: string): Promise<void> {
+		await writing(this.db, (tx) =>
+			tx
+				.insertInto('setting')
+				.values({ name, content })
+				.onConflict((conflict) => conflict.column('name').doUpdateSet({ content }))
+				.execute()
+		);
 	}
 
 	async printers(): Promise<Printer[]> {
@@ -67,14 +67,16 @@ export class PersonStore {
 	/** Keeps a printer's bars under its name; measuring it again replaces what was kept. */
 	async setPrinter(name: string, { acrossMm, downMm }: PrintedBars): Promise<void> {
 		const bars = { across_mm: acrossMm, down_mm: downMm };
-		await this.db
-			.insertInto('printer')
-			.values({ id: newId(), name, ...bars })
-			.onConflict((conflict) => conflict.column('name').doUpdateSet(bars))
-			.execute();
+		await writing(this.db, (tx) =>
+			tx
+				.insertInto('printer')
+				.values({ id: newId(), name, ...bars })
+				.onConflict((conflict) => conflict.column('name').doUpdateSet(bars))
+				.execute()
+		);
 	}
 
 	async removePrinter(id: string): Promise<void> {
-		await this.db.deleteFrom('printer').where('id', '=', id).execute();
+		await writing(this.db, (tx) => tx.deleteFrom('printer').where('id', '=', id).execute());
 	}
 }

@@ -16,39 +16,54 @@ export function problem(
 	});
 }
 
-/** What a request's body holds, or the answer that refuses it. */
+/** The text of a request's body, or the answer that refuses it. */
 export type Body =
-	| { readonly ok: true; readonly json: unknown }
-	| { readonly ok: false; readonly refusal: Response };
+	{ readonly ok: true; readonly text: string } | { readonly ok: false; readonly refusal: Response };
 
-/** So much of a body that is too large is still received, because who is cut off while sending hears no answer. */
-const mostDrained = 32 * mostBytes;
-
-/** Reads a JSON body of at most 1 MiB; of what is more nothing is kept. */
-export async function readJson(request: Request): Promise<Body> {
+/** Reads the text of a JSON body of limited length. */
+export async function readBody(request: Request, most = mostBytes): Promise<Body> {
 	const refusal = (response: Response): Body => ({ ok: false, refusal: response });
-	const tooLarge = () =>
-		refusal(problem(413, 'Too large', `A request may have at most ${mostBytes} bytes.`));
+	const type = request.headers.get('content-type');
+	if (type?.split(';')[0]?.trim().toLowerCase() !== 'application/json') {
+		const message = `must be application/json; ${type === null ? 'there is none' : `it is “${type}”`}`;
+		return refusal(
+			problem(415, 'Not JSON', `The content type ${message}.`, [{ path: 'content-type', message }])
+		);
+	}
+	const bytes = await bytesOf(request, most);
+	if (!bytes)
+		return refusal(problem(413, 'Too large', `A request may have at most ${most} bytes here.`));
+	try {
+		return { ok: true, text: new TextDecoder('utf-8', { fatal: true }).decode(bytes) };
+	} catch {
+		const errors = [{ path: '', message: 'is not UTF-8' }];
+		return refusal(problem(400, 'Not UTF-8', 'The body must be a JSON document in UTF-8.', errors));
+	}
+}
+
+/** The bytes of a body, or none when they are too many. */
+async function bytesOf(request: Request, most: number): Promise<Uint8Array | undefined> {
+	if (!request.body) return new Uint8Array();
+	const reader = request.body.getReader();
 	const chunks: Uint8Array[] = [];
 	let bytes = 0;
-	if (request.body) {
-		const reader = request.body.getReader();
-		for (let part = await reader.read(); !part.done; part = await reader.read()) {
-			bytes += part.value.byteLength;
-			if (bytes <= mostBytes) chunks.push(part.value);
-			if (bytes > mostDrained) break;
+	for (let part = await reader.read(); !part.done; part = await reader.read()) {
+		bytes += part.value.byteLength;
+		if (bytes > most) {
+			// Who is cut off while sending hears no answer, so the rest is received and forgotten.
+			void forget(reader);
+			return undefined;
 		}
-		if (bytes > mostBytes) {
-			await reader.cancel();
-			return tooLarge();
-		}
+		chunks.push(part.value);
 	}
+	return Buffer.concat(chunks);
+}
+
+async function forget(reader: ReadableStreamDefaultReader<Uint8Array>): Promise<void> {
 	try {
-		const text = new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
-		return { ok: true, json: JSON.parse(text) };
+		while (!(await reader.read()).done);
 	} catch {
-		const errors = [{ path: '', message: 'is not JSON in UTF-8' }];
-		return refusal(problem(400, 'Not JSON', 'The body must be a JSON document in UTF-8.', errors));
+		// The sender went away.
 	}
 }
 
@@ -56,12 +71,12 @@ export async function readJson(request: Request): Promise<Body> {
 export function faulty(errors: readonly Fault[]): Response {
 	const [first] = errors;
 	const detail = first
-		? `${first.path || 'The document'} ${first.message}.`
-		: 'The document is wrong.';
-	return problem(400, 'The document has faults', detail, errors);
+		? `${first.path || 'The request'} ${first.message}.`
+		: 'The request is wrong.';
+	return problem(400, 'The request has faults', detail, errors);
 }
 
-/** The 400 answer to a month that names a notebook nobody keeps. */
-export function unknownNotebook(): Response {
-	return faulty([{ path: 'notebookId', message: 'is not the id of a notebook' }]);
+/** The 422 answer to a document that asks for more than can be worked out at once. */
+export function tooMuch(fault: Fault): Response {
+	return problem(422, 'Too much', `${fault.path} ${fault.message}.`, [fault]);
 }

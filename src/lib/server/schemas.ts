@@ -3,17 +3,21 @@ import {
 	cutsSchema,
 	drawnSchema,
 	missing,
+	handSchema,
 	monthSchema,
+	planSchema,
 	notebookSchema,
 	record,
 	flag,
 	measure,
 	weekStartSchema,
+	whole,
 	wishSchema,
 	wishesSchema,
 	words
 } from '$lib/core/formats';
 import { knownLocale } from '$lib/core/month';
+import type { InferType } from 'yup';
 import { leastBarMm, mostBarMm } from '$lib/core/paper';
 
 /** A month as the screens send it. */
@@ -56,3 +60,28 @@ export const printerSchema = record({
 
 /** Whether something is to be deleted, or brought back. */
 export const deletedSchema = record({ deleted: flag().required(missing) }).required(missing);
+
+const revision = whole(1, Number.MAX_SAFE_INTEGER).required(missing);
+
+/** What the application's own routes take, by name. */
+export const bodies = {
+	month: monthContentSchema,
+	monthChange: monthContentSchema.shape({ revision }),
+	notebook: notebookSchema,
+	notebookChange: notebookContentSchema.shape({ revision }),
+	hand: handSchema,
+	language: languageSchema,
+	name: nameSchema,
+	ownKind: ownKindSchema,
+	printer: printerSchema,
+	deleted: deletedSchema,
+	import: record({
+		document: planSchema,
+		/** The notebook it goes into; none for the one that comes with it. */
+		notebookId: words(100),
+		withHand: flag().default(false)
+	}).required(missing)
+};
+
+export type BodyName = keyof typeof bodies;
+export type BodyOf<Name extends BodyName> = InferType<(typeof bodies)[Name]>;

@@ -1,29 +1,38 @@
-import { PackingCache, planOf, planRun, type Person, type Plan, type Run } from '$lib/core/fit';
+import { emptyRun, planOf, type Person, type Plan, type Run } from '$lib/core/fit';
 import type { Cut } from '$lib/core/cuts';
 import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
 import type { MonthRecord } from './months';
 import type { Store } from './store';
+import { runApart, TooMuch } from './work';
 
 /** A month as it stands in its book, after the months before it. */
 export interface PlacedMonth {
 	readonly record: MonthRecord;
 	readonly plan: Plan;
 	readonly run: Run;
+	/** Why the run is none: planning it takes longer than one request may take. */
+	readonly trouble?: string;
 }
 
-const cache = new PackingCache();
 const runs = new Map<string, Run>();
 const mostRuns = 40;
 
 /** The run of a plan; the last ones are kept, because a book's earlier months seldom change. */
-function runOf(plan: Plan): Run {
+async function runOf(plan: Plan): Promise<Pick<PlacedMonth, 'run' | 'trouble'>> {
 	const name = JSON.stringify(plan);
-	const run = runs.get(name) ?? planRun(plan, cache);
-	runs.delete(name);
-	runs.set(name, run);
-	const [oldest] = runs.keys();
-	if (runs.size > mostRuns && oldest !== undefined) runs.delete(oldest);
-	return run;
+	const known = runs.get(name);
+	try {
+		const run = known ?? (await runApart(plan));
+		runs.delete(name);
+		runs.set(name, run);
+		const [oldest] = runs.keys();
+		if (runs.size > mostRuns && oldest !== undefined) runs.delete(oldest);
+		return { run };
+	} catch (error) {
+		// The month must stay within reach, or nobody could make it smaller.
+		if (error instanceof TooMuch) return { run: emptyRun, trouble: error.message };
+		throw error;
+	}
 }
 
 /**
@@ -39,16 +48,14 @@ export async function monthsInBook(
 	const placed: PlacedMonth[] = [];
 	let book = notebook;
 	let earlier: readonly Cut[] = [];
-	for (const entry of await store.months.all()) {
-		if (entry.deleted || entry.notebookId !== notebookId) continue;
-		const record = await store.months.find(entry.id);
-		if (!record) continue;
+	for (const record of await store.months.inNotebook(notebookId)) {
+		if (record.deleted) continue;
 		const kept = planOf(record, book, person);
 		const plan = earlier.length > 0 ? { ...kept, earlierCuts: earlier } : kept;
-		const run = runOf(plan);
-		placed.push({ record, plan, run });
+		const done = await runOf(plan);
+		placed.push({ record, plan, ...done });
 		earlier = [...earlier, ...(record.cuts ?? [])];
-		const last = run.pages.at(-1);
+		const last = done.run.pages.at(-1);
 		if (last) book = freeAfter(book, last.number);
 	}
 	return placed;

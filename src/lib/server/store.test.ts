@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { a5 } from '../../../tests/support/arbitraries';
-import { migrate, openDatabase } from './database';
+import { openDatabase } from './database';
 import { loadDemo } from './demo';
 import type { MonthContent } from './months';
 import { openStore, type Store } from './store';
@@ -17,7 +17,7 @@ beforeEach(async () => {
 });
 
 afterEach(async () => {
-	await store.close();
+	store.close();
 	await rm(folder, { recursive: true });
 });
 
@@ -36,15 +36,14 @@ test('what was written is there after the file is opened again', async () => {
 		cuts: [{ id: 'door', kind: 'strip', leaves: { first: 13, last: 15 }, amount: 10 }]
 	};
 	const { id } = await store.months.create(content);
-	await store.close();
+	store.close();
 	store = await openStore(join(folder, 'test.db'));
 	expect(await store.months.find(id)).toMatchObject({ ...content, revision: 1, deleted: false });
 	expect((await store.notebooks.all())[0]?.notebook).toEqual(a5);
 });
 
 test('the file keeps a write-ahead log and foreign keys', async () => {
-	const db = openDatabase(join(folder, 'test.db'));
-	await migrate(db);
+	const { db, close } = await openDatabase(join(folder, 'test.db'));
 	const orphan = {
 		id: 'm',
 		notebook_id: 'nobody',
@@ -56,7 +55,7 @@ test('the file keeps a write-ahead log and foreign keys', async () => {
 		deleted_at: null
 	};
 	await expect(db.insertInto('month').values(orphan).execute()).rejects.toThrow(/FOREIGN KEY/);
-	await db.destroy();
+	close();
 });
 
 test('a write on top of an older revision changes nothing and shows what is kept', async () => {

@@ -1,4 +1,4 @@
-import type { Sent } from './month/saver.svelte';
+import type { Sent } from './keeping/saver.svelte';
 
 const mostKeptAlive = 15_000;
 
@@ -7,11 +7,13 @@ export type Answer =
 	| { readonly kind: 'ok'; readonly body: unknown }
 	| { readonly kind: 'conflict'; readonly body: unknown }
 	| { readonly kind: 'refused'; readonly message: string }
+	/** The server has a trouble that may pass, such as a locked database. */
+	| { readonly kind: 'troubled'; readonly message: string }
 	| { readonly kind: 'unreached' };
 
 /** Sends JSON to this server. Never throws: every way to fail is a kind of answer. */
 export async function send(
-	method: 'GET' | 'POST' | 'PUT' | 'PATCH',
+	method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
 	path: string,
 	content?: unknown
 ): Promise<Answer> {
@@ -31,16 +33,26 @@ export async function send(
 	const body: unknown = await response.json().catch(() => undefined);
 	if (response.ok) return { kind: 'ok', body };
 	if (response.status === 409) return { kind: 'conflict', body };
-	return { kind: 'refused', message: textOf(body, 'detail') ?? `Refused (${response.status}).` };
+	const message = textOf(body, 'detail') ?? `Refused (${response.status}).`;
+	return { kind: response.status === 503 ? 'troubled' : 'refused', message };
+}
+
+/** What to tell a person of an answer that did not do what was asked. */
+export function troubleOf(answer: Exclude<Answer, { kind: 'ok' }>): string {
+	if ('message' in answer) return answer.message;
+	return answer.kind === 'unreached'
+		? 'Horarium does not answer. Try again.'
+		: (textOf(answer.body, 'detail') ?? 'It was changed in another window.');
 }
 
 /** Writes a change to something kept; tells what became of it. */
 export async function putChange(path: string, content: unknown): Promise<Sent> {
 	const answer = await send('PUT', path, content);
-	if (answer.kind === 'refused' || answer.kind === 'unreached') return answer;
+	if (answer.kind !== 'ok' && answer.kind !== 'conflict') return answer;
 	const revision = numberOf(answer.body, 'revision');
 	if (revision === undefined) return { kind: 'refused', message: 'The answer has no revision.' };
-	return answer.kind === 'ok' ? { kind: 'written', revision } : { kind: 'conflict', revision };
+	if (answer.kind === 'ok') return { kind: 'written', revision };
+	return { kind: fieldOf(answer.body, 'deleted') === true ? 'deleted' : 'conflict', revision };
 }
 
 /** A text field of an answer, such as the id of what was made. */

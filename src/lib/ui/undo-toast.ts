@@ -1,5 +1,5 @@
 import { toast } from 'svelte-sonner';
-import { send } from './send';
+import { send, troubleOf } from './send';
 
 /**
  * Marks something kept as deleted, and offers the way back for a while; `changed` is called after each
@@ -27,6 +27,6 @@ export async function setDeleted(
 		await changed();
 		return true;
 	}
-	toast.error(answer.kind === 'refused' ? answer.message : 'Horarium does not answer. Try again.');
+	toast.error(troubleOf(answer));
 	return false;
 }

@@ -10,8 +10,6 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
-import type { CalendarRead } from '$lib/core/formats/icalendar';
-import type { YearMonth } from '$lib/core/month';
 
 /** A run for one of the aims, in a few numbers. */
 export interface Suggestion {
@@ -27,7 +25,6 @@ export interface PlannerWorker {
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	compare: (plan: Plan) => Promise<Summary>;
 	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
-	readCalendar: (text: string, month: YearMonth, timeZone: string) => Promise<CalendarRead>;
 }
 
 /** A run that takes longer is shown as it stands, and again every so often. */
@@ -99,10 +96,5 @@ expose({
 			state = search.next();
 		}
 		return state.value;
-	},
-	readCalendar: async (text, month, timeZone) => {
-		// The parser is large and few months need it.
-		const { readCalendar } = await import('$lib/core/formats/icalendar');
-		return readCalendar(text, month, timeZone);
 	}
 } satisfies PlannerWorker);

@@ -3,7 +3,7 @@
 	import { untrack } from 'svelte';
 	import { formatMonth, monthTitle, nextToPlan, parseMonth } from '$lib/core/month';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
-	import { send, textOf } from '$lib/ui/send';
+	import { send, textOf, troubleOf } from '$lib/ui/send';
 	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
 	import Notices from '$lib/ui/shell/Notices.svelte';
 
@@ -36,7 +36,7 @@
 		const answer = await send('POST', '/app/months', { notebookId, month, weekStart, aim, wishes });
 		if (answer.kind === 'ok')
 			return goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
-		trouble = answer.kind === 'refused' ? answer.message : 'Horarium does not answer. Try again.';
+		trouble = troubleOf(answer);
 	}
 </script>
 

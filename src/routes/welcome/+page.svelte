@@ -9,7 +9,7 @@
 	import { newNotebook } from '$lib/ui/notebook/new-notebook';
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
-	import { send, textOf } from '$lib/ui/send';
+	import { send, textOf, troubleOf } from '$lib/ui/send';
 
 	let { data } = $props();
 
@@ -28,7 +28,10 @@
 		trouble = undefined;
 		if (!kept) {
 			const made = await send('POST', '/app/notebooks', notebook);
-			if (made.kind !== 'ok') return fail(made);
+			if (made.kind !== 'ok') {
+				trouble = troubleOf(made);
+				return;
+			}
 			kept = textOf(made.body, 'id');
 		}
 		const answer = await send('POST', '/app/months', {
@@ -38,12 +41,9 @@
 			aim: 'balanced',
 			wishes: startingSet()
 		});
-		if (answer.kind !== 'ok') return fail(answer);
-		await goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
-	}
-
-	function fail(answer: { kind: string; message?: string }) {
-		trouble = answer.message ?? 'Horarium does not answer. Try again.';
+		if (answer.kind === 'ok')
+			await goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
+		else trouble = troubleOf(answer);
 	}
 </script>
 

@@ -129,7 +129,7 @@ test('a grid that is larger than its paper is refused with what would fit', () =
 
 test('a block over a spread stands on both pages with the facts of the whole', () => {
 	const plan = planWith([{ id: 'c', kind: 'month-calendar', span: 'spread' }]);
-	const { run } = runDocument(plan, planRun(plan), true);
+	const { run } = runDocument(plan, planRun(plan), { marks: true, remedies: undefined });
 	expect(run.pages.map((page) => page.blocks.map((block) => block.facts.split))).toEqual([
 		[[4, 3]],
 		[[4, 3]]
@@ -137,7 +137,7 @@ test('a block over a spread stands on both pages with the facts of the whole', (
 	const [left, right] = run.pages.map((page) => page.blocks[0]?.marks ?? []);
 	expect(left?.filter((mark) => mark.kind === 'text' && mark.style === 'figure')).toHaveLength(17);
 	expect(right?.filter((mark) => mark.kind === 'text' && mark.style === 'figure')).toHaveLength(14);
-	expect(runDocument(plan, planRun(plan), false).run.pages[0]?.blocks[0]).not.toHaveProperty(
-		'marks'
-	);
+	expect(
+		runDocument(plan, planRun(plan), { marks: false, remedies: undefined }).run.pages[0]?.blocks[0]
+	).not.toHaveProperty('marks');
 });

@@ -45,12 +45,8 @@ const fields = record({
 	columns: whole(1, mostColumns).required(missing),
 	rows: whole(1, mostRows).required(missing),
 	gutter: whole(0, 20).default(2),
-	freePages: list(range, 1, 200)
-		.transform((_, original: unknown) =>
-			Array.isArray(original) || original === undefined || original === null ? original : [original]
-		)
-		.meta({ single: true })
-		.required(missing),
+	// None are left in a book that is full.
+	freePages: list(range, 0, 200, { single: true }).required(missing),
 	marginsMm: margins.optional(),
 	farMarginsMm: margins.optional(),
 	totalPages: whole(1, lastPage),

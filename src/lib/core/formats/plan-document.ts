@@ -107,12 +107,20 @@ export interface Validator<T> {
 	validateSync(value: unknown, options: yup.ValidateOptions): T;
 }
 
+/** So many faults are told at a time; who has put these right asks again. */
+export const mostFaults = 50;
+
 /** Checks a value against a schema: the typed value with its defaults, or every fault with its path. */
 export function checked<T>(schema: Validator<T>, value: unknown): Checked<T> {
 	try {
 		return {
 			ok: true,
-			value: schema.validateSync(value, { abortEarly: false, stripUnknown: true })
+			value: schema.validateSync(value, {
+				abortEarly: false,
+				stripUnknown: true,
+				// A stack for each of thousands of faults takes seconds, and nobody reads it.
+				disableStackTrace: true
+			})
 		};
 	} catch (error) {
 		if (!(error instanceof yup.ValidationError)) throw error;
@@ -121,8 +129,19 @@ export function checked<T>(schema: Validator<T>, value: unknown): Checked<T> {
 		// Several rules may object to one field; the first says enough.
 		for (const { path = '', message } of all)
 			if (!faults.has(path)) faults.set(path, { path, message });
-		return { ok: false, faults: [...faults.values()] };
+		return { ok: false, faults: [...faults.values()].slice(0, mostFaults) };
 	}
+}
+
+/** Reads and checks a JSON text. */
+export function readJson<T>(schema: Validator<T>, text: string): Checked<T> {
+	let json: unknown;
+	try {
+		json = JSON.parse(text);
+	} catch {
+		return { ok: false, faults: [{ path: '', message: 'is not JSON' }] };
+	}
+	return checked(schema, json);
 }
 
 /** A checked document as a plan. */

@@ -6,6 +6,8 @@ export type PlanFile =
 	| { readonly ok: false; readonly reasons: readonly string[] };
 
 const mostReasons = 8;
+/** Largest file, and largest request that takes one: a month of the longest request, written out with its book. */
+export const mostImportBytes = 8 * 1024 * 1024;
 
 /** Reads a plan document from the text of a file; nothing of a faulty file is taken. */
 export function readPlanFile(text: string): PlanFile {

@@ -1,4 +1,5 @@
 import * as yup from 'yup';
+import { cleanText } from './clean-text';
 
 /** Shows a value in an error message without ever printing a whole document. */
 export function shown(value: unknown): string {
@@ -15,19 +16,20 @@ type Told = { value?: unknown; originalValue?: unknown };
 const got = ({ value, originalValue }: Told) => shown(originalValue ?? value);
 
 /**
- * Undoes what Yup would read into a value (a number in a text, JSON in a text, a text in a number), in
- * lists even where a field is strict: a document means what it says.
+ * A schema that takes values as they are: Yup would read a number out of a text, JSON out of a text, and call
+ * whatever an object has for `toString`. (`strict` would do the same and silence every default below it.)
  */
-const unparsed = (_: unknown, original: unknown) => original;
+function literal<S extends yup.AnySchema>(schema: S, read?: (original: unknown) => unknown): S {
+	const plain = schema.clone();
+	plain.transforms = read ? [(_, original: unknown) => read(original)] : [];
+	return plain;
+}
 
 /** A whole number inside limits. */
 export function whole(least: number, most: number) {
 	const range = least === most ? `${least}` : `a whole number from ${least} to ${most}`;
 	const message = (told: Told) => `must be ${range}; it is ${got(told)}`;
-	return yup
-		.number()
-		.strict()
-		.transform(unparsed)
+	return literal(yup.number())
 		.typeError(message)
 		.integer(message)
 		.min(least, message)
@@ -38,21 +40,14 @@ export function whole(least: number, most: number) {
 export function measure(least: number, most: number, unit = 'mm') {
 	const message = (told: Told) =>
 		`must be a number from ${least} to ${most}${unit ? ` ${unit}` : ''}; it is ${got(told)}`;
-	return yup
-		.number()
-		.strict()
-		.transform(unparsed)
-		.typeError(message)
-		.min(least, message)
-		.max(most, message);
+	return literal(yup.number()).typeError(message).min(least, message).max(most, message);
 }
 
-/** A text of limited length. */
+/** A text of limited length, rid of what no pen can write (see `cleanText`). */
 export function words(most: number) {
-	return yup
-		.string()
-		.strict()
-		.transform(unparsed)
+	return literal(yup.string(), (original) =>
+		typeof original === 'string' ? cleanText(original) : original
+	)
 		.typeError((told: Told) => `must be a text; it is ${got(told)}`)
 		.max(most, `must have at most ${most} characters`);
 }
@@ -62,7 +57,6 @@ export function oneOf<const T extends string>(values: readonly T[]) {
 	const message = (told: Told) => `must be one of ${values.join(', ')}; it is ${got(told)}`;
 	return yup
 		.mixed<T>((value): value is T => typeof value === 'string')
-		.strict()
 		.typeError(message)
 		.oneOf(values, message);
 }
@@ -72,25 +66,21 @@ export function number<const T extends number>(values: readonly T[]) {
 	const message = (told: Told) => `must be one of ${values.join(', ')}; it is ${got(told)}`;
 	return yup
 		.mixed<T>((value): value is T => typeof value === 'number')
-		.strict()
 		.typeError(message)
 		.oneOf(values, message);
 }
 
 /** A yes or no. */
 export function flag() {
-	return yup
-		.boolean()
-		.strict()
-		.transform(unparsed)
-		.typeError((told: Told) => `must be true or false; it is ${got(told)}`);
+	return literal(yup.boolean()).typeError(
+		(told: Told) => `must be true or false; it is ${got(told)}`
+	);
 }
 
 /** An object with known fields; others are left out. */
 export function record<T extends yup.ObjectShape>(fields: T) {
 	return (
-		yup
-			.object(fields)
+		literal(yup.object(fields))
 			.default(undefined)
 			// The schema's fields and not ours: it may have been given more of them since.
 			.transform((_, original: unknown, schema) => onlyKnown(schema.fields, original))
@@ -110,19 +100,33 @@ function onlyKnown(fields: object, original: unknown): unknown {
 	);
 }
 
-/** A list of limited length. */
-export function list<T>(of: yup.ISchema<T, yup.AnyObject>, least: number, most: number) {
-	return yup
-		.array()
-		.of(of)
-		.transform(unparsed)
-		.typeError((told: Told) => `must be a list; it is ${got(told)}`)
-		.min(least, `must have at least ${least} ${least === 1 ? 'entry' : 'entries'}`)
-		.max(most, ({ value }) => `must have at most ${most} entries; it has ${length(value)}`);
-}
+/** Stands for a list that is too long, so that nobody looks into it. */
+const tooLongList = Symbol('too long');
 
-function length(value: unknown): number {
-	return Array.isArray(value) ? value.length : 0;
+/**
+ * A list of limited length; one that is too long is refused before any of its entries is looked at. With
+ * `single` one entry may stand for a list of it.
+ */
+export function list<T>(
+	of: yup.ISchema<T, yup.AnyObject>,
+	least: number,
+	most: number,
+	{ single = false } = {}
+) {
+	const tooLong = (length: number) => `must have at most ${most} entries; it has ${length}`;
+	const read = (original: unknown) => {
+		if (Array.isArray(original)) return original.length > most ? tooLongList : original;
+		return single && original !== undefined && original !== null ? [original] : original;
+	};
+	return literal(yup.array().of(of), read)
+		.typeError((told: Told) =>
+			Array.isArray(told.originalValue)
+				? tooLong(told.originalValue.length)
+				: `must be a list; it is ${got(told)}`
+		)
+		.min(least, `must have at least ${least} ${least === 1 ? 'entry' : 'entries'}`)
+		.max(most, ({ value }) => tooLong(Array.isArray(value) ? value.length : 0))
+		.meta(single ? { single } : {});
 }
 
 /** Says of a required field that it is missing. */

@@ -69,14 +69,21 @@ export interface RunDocument {
 			readonly wish: string;
 			readonly part?: string;
 			readonly reason: string;
-			readonly remedies: readonly Pick<Remedy, 'text' | 'changes'>[];
+			readonly remedies?: readonly Pick<Remedy, 'text' | 'changes'>[];
 		}[];
 	};
 }
 
-/** A run as the API answers it, with each block's marks if asked for. */
-export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocument {
-	const cache = new PackingCache();
+/** What an answer holds only when it is asked for. */
+export interface Included {
+	readonly marks: boolean;
+	/** What was worked out for the run: remedies are runs of their own, and share it. */
+	readonly remedies: PackingCache | undefined;
+}
+
+/** A run as the API answers it, with each block's marks and with remedies if asked for. */
+export function runDocument(plan: Plan, run: Run, include: Included): RunDocument {
+	const { remedies: cache } = include;
 	const explained = [...new Set(run.unplaced.map(({ wish }) => wish))].slice(0, mostExplained);
 	return {
 		run: {
@@ -95,7 +102,7 @@ export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocume
 							rect: piece.rect,
 							why: block.why,
 							facts: block.facts,
-							...(withMarks ? { marks: pieceMarks(plan, block, page.number) } : {})
+							...(include.marks ? { marks: pieceMarks(plan, block, page.number) } : {})
 						}))
 				)
 			})),
@@ -108,13 +115,17 @@ export function runDocument(plan: Plan, run: Run, withMarks: boolean): RunDocume
 				...(part === undefined ? {} : { part }),
 				reason,
 				// Each remedy is a run of its own, so only the first few misfits get any.
-				remedies:
-					explained.includes(wish) && all.findIndex((other) => other.wish === wish) === index
-						? remediesFor(plan, run, wish, cache, mostTries).map(({ text, changes }) => ({
-								text,
-								changes
-							}))
-						: []
+				...(cache
+					? {
+							remedies:
+								explained.includes(wish) && all.findIndex((other) => other.wish === wish) === index
+									? remediesFor(plan, run, wish, cache, mostTries).map(({ text, changes }) => ({
+											text,
+											changes
+										}))
+									: []
+						}
+					: {})
 			}))
 		}
 	};

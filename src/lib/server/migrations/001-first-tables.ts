@@ -5,6 +5,7 @@ export const firstTables: Migration = {
 	async up(db: Kysely<unknown>) {
 		await db.schema
 			.createTable('notebook')
+			.ifNotExists()
 			.addColumn('id', 'text', (column) => column.primaryKey())
 			.addColumn('name', 'text', (column) => column.notNull())
 			.addColumn('content', 'text', (column) => column.notNull())
@@ -14,6 +15,7 @@ export const firstTables: Migration = {
 			.execute();
 		await db.schema
 			.createTable('month')
+			.ifNotExists()
 			.addColumn('id', 'text', (column) => column.primaryKey())
 			.addColumn('notebook_id', 'text', (column) =>
 				column.notNull().references('notebook.id').onDelete('restrict')
@@ -25,9 +27,15 @@ export const firstTables: Migration = {
 			.addColumn('created_at', 'text', (column) => column.notNull())
 			.addColumn('deleted_at', 'text')
 			.execute();
-		await db.schema.createIndex('month_by_month').on('month').column('month').execute();
+		await db.schema
+			.createIndex('month_by_month')
+			.ifNotExists()
+			.on('month')
+			.column('month')
+			.execute();
 		await db.schema
 			.createTable('wish')
+			.ifNotExists()
 			.addColumn('month_id', 'text', (column) =>
 				column.notNull().references('month.id').onDelete('cascade')
 			)

@@ -5,11 +5,13 @@ export const handAndPrinters: Migration = {
 	async up(db: Kysely<unknown>) {
 		await db.schema
 			.createTable('setting')
+			.ifNotExists()
 			.addColumn('name', 'text', (column) => column.primaryKey())
 			.addColumn('content', 'text', (column) => column.notNull())
 			.execute();
 		await db.schema
 			.createTable('printer')
+			.ifNotExists()
 			.addColumn('id', 'text', (column) => column.primaryKey())
 			.addColumn('name', 'text', (column) => column.notNull().unique())
 			.addColumn('across_mm', 'real', (column) => column.notNull())

@@ -5,6 +5,7 @@ export const ownKinds: Migration = {
 	async up(db: Kysely<unknown>) {
 		await db.schema
 			.createTable('own_kind')
+			.ifNotExists()
 			.addColumn('id', 'text', (column) => column.primaryKey())
 			.addColumn('name', 'text', (column) => column.notNull())
 			.addColumn('content', 'text', (column) => column.notNull())

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { PlannedEvent, Wish } from '$lib/core/forms';
+	import { readCalendarFile } from './calendar-reader';
 	import type { MonthDesk } from './month-desk.svelte';
 
 	let { desk, wish }: { desk: MonthDesk; wish: Wish } = $props();
@@ -7,6 +8,8 @@
 
 	const mostBytes = 30_000_000;
 	let told = $state<string>();
+	let notes = $state.raw<readonly string[]>([]);
+	let stop = $state.raw<AbortController>();
 	let over = $state(false);
 
 	async function take(file: File | undefined) {
@@ -15,22 +18,30 @@
 			told = 'This file is larger than 30 MB: nothing was taken from it.';
 			return;
 		}
+		stop?.abort();
+		const own = new AbortController();
+		stop = own;
 		told = 'Reading …';
-		const read = await desk.readCalendar(await file.text());
-		if (!read) return;
+		notes = [];
+		const read = await readCalendarFile(await file.text(), desk.plan.month, own.signal);
+		if (stop !== own) return;
+		stop = undefined;
 		if (!read.ok) {
 			told = read.message;
 			return;
 		}
+		notes = read.notes;
 		const before = new Set((wish.events ?? []).map(key));
 		const added = read.events.filter((event) => !before.has(key(event)));
 		if (added.length > 0) desk.edit(wish.id, { events: [...(wish.events ?? []), ...added] });
 		const left = read.leftOut > 0 ? ` ${read.leftOut} more were left out: a month holds 500.` : '';
 		told =
 			read.events.length === 0
-				? 'The file holds nothing in this month.'
-				: `${added.length} events were taken.${left} Undo takes them away again.`;
+				? 'The file holds nothing in this month that could be taken.'
+				: `${added.length} ${added.length === 1 ? 'event was' : 'events were'} taken.${left} Undo takes them away again.`;
 	}
+
+	$effect(() => () => stop?.abort());
 
 	const key = ({ day, time, text }: PlannedEvent) => `${day} ${time ?? ''} ${text}`;
 
@@ -62,7 +73,17 @@
 		class="max-w-full text-sm"
 		onchange={(event) => take(event.currentTarget.files?.[0])}
 	/>
-	{#if told}<p role="status" class="pt-1 text-sm">{told}</p>{/if}
+	{#if told}
+		<p role="status" class="flex flex-wrap items-center gap-3 pt-1 text-sm">
+			{told}
+			{#if stop}<button class="button min-h-8" onclick={() => stop?.abort()}>Stop</button>{/if}
+		</p>
+	{/if}
+	{#if notes.length > 0}
+		<ul class="list-disc pl-5 text-sm">
+			{#each notes as note (note)}<li>{note}</li>{/each}
+		</ul>
+	{/if}
 </div>
 <label class="flex items-center gap-2">
 	<input

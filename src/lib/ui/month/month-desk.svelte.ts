@@ -17,14 +17,15 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
-import type { CalendarRead } from '$lib/core/formats/icalendar';
 import type { Wish } from '$lib/core/forms';
 import type { Notebook } from '$lib/core/paper';
 import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
+import { Saver } from '../keeping/saver.svelte';
+import { sameContent } from '../same-content';
 import { begin, redo, step, undo, type History } from './history';
+import { forget, recall, remember } from './kept-history';
 import { Planner } from './planner';
-import { Saver } from './saver.svelte';
 
 /** What the desk works on, as the server gives it. */
 export interface DeskInput {
@@ -38,7 +39,11 @@ export interface DeskInput {
 	readonly earlierCuts: readonly Cut[];
 	/** The run of this very month, computed by the server for the first picture. */
 	readonly run: Run;
+	/** Why there is no run yet: it takes longer than the server may take. */
+	readonly trouble?: string;
 }
+
+const rememberMs = 300;
 
 /** A month as one works on it: its wishes with undo, its run as soon as it is planned, its keeping. */
 export class MonthDesk {
@@ -59,6 +64,8 @@ export class MonthDesk {
 	private planner: Planner | undefined;
 	readonly saver: Saver<KeptMonth>;
 	private channel: BroadcastChannel | undefined;
+	private remembering: ReturnType<typeof setTimeout> | undefined;
+	private recalled = false;
 
 	constructor(private input: DeskInput) {
 		this.history = $state.raw(begin(input.month));
@@ -68,7 +75,10 @@ export class MonthDesk {
 			input.revision,
 			(revision, content) =>
 				putChange(`/app/months/${this.id}`, { revision, notebookId: this.notebookId, ...content }),
-			(revision) => this.channel?.postMessage(revision)
+			(revision) => {
+				this.channel?.postMessage(revision);
+				this.rememberSoon();
+			}
 		);
 	}
 
@@ -118,24 +128,69 @@ export class MonthDesk {
 			// With changes of our own the next write tells that there is a conflict.
 			if (this.saver.settled) void reload();
 		};
-		void this.suggest(this.plan);
+		const leave = () => this.rememberNow();
+		window.addEventListener('pagehide', leave);
+		const shown = this.month;
+		this.recallOnce();
+		if (this.month !== shown || this.input.trouble) this.ask();
+		else void this.suggest(this.plan);
 		this.opened = true;
 		return () => {
 			this.opened = false;
+			this.rememberNow();
+			window.removeEventListener('pagehide', leave);
 			this.planner?.close();
+			this.planner = undefined;
 			this.channel?.close();
-			this.saver.close();
+			this.channel = undefined;
 		};
 	}
 
-	/** Takes over the month as the server has it, and keeps the way back to what was shown. */
+	/** Takes over the month as the server has it, unless something here is not kept yet; undo brings back what was shown. */
 	adopt(input: DeskInput): void {
-		const sameMonth = JSON.stringify(input.month) === JSON.stringify(this.month);
+		if (!this.saver.settled) return;
+		const same = sameContent(input.month, this.month);
+		// A run that was asked for before is of a month that is no longer shown.
+		this.planner?.forget();
+		this.planning = false;
 		this.input = input;
 		this.saver.adopt(input.revision);
-		if (!sameMonth) this.history = step(this.history, input.month);
+		if (!same) this.history = step(this.history, input.month);
 		this.plan = this.planFor(input.month);
 		this.run = input.run;
+		if (input.trouble) this.ask();
+	}
+
+	/** Forgets the month's steps in this window. */
+	forget(): void {
+		clearTimeout(this.remembering);
+		forget(this.id);
+	}
+
+	/** Takes up the steps that this window made before it was reloaded, and what of them was not kept. */
+	private recallOnce(): void {
+		if (this.recalled) return;
+		this.recalled = true;
+		const found = recall(this.id);
+		if (!found) return;
+		if (sameContent(found.history.present, this.month))
+			this.history = { ...found.history, present: this.month, last: undefined };
+		else if (found.saved) this.history = step(found.history, this.month);
+		else {
+			this.history = { ...found.history, last: undefined };
+			this.saver.recover(found.revision, found.history.present);
+		}
+	}
+
+	private rememberSoon(): void {
+		clearTimeout(this.remembering);
+		this.remembering = setTimeout(() => this.rememberNow(), rememberMs);
+	}
+
+	private rememberNow(): void {
+		clearTimeout(this.remembering);
+		const { baseRevision: revision, settled: saved } = this.saver;
+		remember(this.id, { revision, saved, history: this.history });
 	}
 
 	/** Changes the month, plans it anew and keeps it; equal names in a row are undone together. */
@@ -255,21 +310,17 @@ export class MonthDesk {
 		return this.planner?.remedies(this.plan, this.run, wish) ?? Promise.resolve([]);
 	}
 
-	/** The events of this month in a calendar file; undefined before the desk is open. */
-	readCalendar(text: string): Promise<CalendarRead> | undefined {
-		return this.planner?.readCalendar(text, this.plan.month);
-	}
-
-	/** Writes what is shown here over what another window wrote. */
-	keepMine(): void {
-		this.saver.overwrite(this.month);
-	}
-
 	private present(history: History<KeptMonth>): void {
 		this.history = history;
 		this.saver.write(history.present);
+		this.rememberSoon();
+		this.ask();
+	}
+
+	/** Has what is shown planned. */
+	private ask(): void {
 		this.planning = true;
-		void this.planner?.request(this.planFor(history.present));
+		void this.planner?.request(this.planFor(this.month));
 	}
 
 	private async suggest(plan: Plan): Promise<void> {

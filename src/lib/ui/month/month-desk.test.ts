@@ -97,7 +97,7 @@ describe('the desk', () => {
 		await soon();
 		expect(month.saver.state).toEqual({ kind: 'conflict', revision: 9 });
 		status = 200;
-		month.keepMine();
+		month.saver.overwrite();
 		await soon();
 		expect(written.at(-1)?.body).toMatchObject({ revision: 9, wishes: [{ title: 'Mine' }] });
 		expect(month.saver.settled).toBe(true);

@@ -1,6 +1,4 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { CalendarRead } from '$lib/core/formats/icalendar';
-import type { YearMonth } from '$lib/core/month';
 import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
 import type { PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
@@ -44,6 +42,11 @@ export class Planner {
 		}
 	}
 
+	/** Lets go of what was asked for last: something else is shown now. */
+	forget(): void {
+		this.newest = undefined;
+	}
+
 	/** The three aims in a few numbers each; undefined when a newer plan came in between. */
 	suggest(plan: Plan): Promise<Suggestion[] | undefined> {
 		return this.remote.suggest(plan);
@@ -57,12 +60,6 @@ export class Planner {
 	/** Changes that would give a wish without a place one. */
 	remedies(plan: Plan, run: Run, wish: string): Promise<Remedy[]> {
 		return this.remote.remedies(plan, run, wish);
-	}
-
-	/** The events of a month in a calendar file, times as this device's clock shows them. */
-	readCalendar(text: string, month: YearMonth): Promise<CalendarRead> {
-		const { timeZone } = new Intl.DateTimeFormat().resolvedOptions();
-		return this.remote.readCalendar(text, month, timeZone);
 	}
 
 	close(): void {

@@ -3,7 +3,7 @@
 	import type { PageException, PageRange, PageState } from '$lib/core/paper';
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
-	import type { NotebookKeeper } from './notebook-keeper.svelte';
+	import type { NotebookKeeper } from '../keeping/notebook-keeper.svelte';
 
 	let { keeper }: { keeper: NotebookKeeper } = $props();
 

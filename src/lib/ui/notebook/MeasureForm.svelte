@@ -2,7 +2,7 @@
 	import { contradictions, geometryOf, mm } from '$lib/core/paper';
 	import NumberField from '../fields/NumberField.svelte';
 	import { measuresOf } from './measures';
-	import type { NotebookKeeper } from './notebook-keeper.svelte';
+	import type { NotebookKeeper } from '../keeping/notebook-keeper.svelte';
 	import NotebookPicture from './NotebookPicture.svelte';
 
 	let { keeper }: { keeper: NotebookKeeper } = $props();

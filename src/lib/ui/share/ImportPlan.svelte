@@ -3,7 +3,7 @@
 	import type { PlanDocument } from '$lib/core/formats';
 	import { monthTitle, parseMonth } from '$lib/core/month';
 	import type { Notebook } from '$lib/core/paper';
-	import { send, textOf } from '$lib/ui/send';
+	import { send, textOf, troubleOf } from '$lib/ui/send';
 
 	interface Props {
 		locale: string;
@@ -12,7 +12,7 @@
 	let { locale, notebooks }: Props = $props();
 	const id = $props.id();
 
-	const mostBytes = 5_000_000;
+	const mostBytes = 8 * 1024 * 1024;
 	let plan = $state.raw<PlanDocument>();
 	let reasons = $state.raw<readonly string[]>([]);
 	let over = $state(false);
@@ -28,7 +28,7 @@
 		plan = undefined;
 		trouble = undefined;
 		if (file.size > mostBytes) {
-			reasons = ['This file is larger than 5 MB: it is no plan.'];
+			reasons = ['This file is larger than 8 MB: it is no plan.'];
 			return;
 		}
 		// What checks a plan is large, and few people open a file.
@@ -43,25 +43,12 @@
 
 	async function keep() {
 		if (!plan) return;
-		const { notebook, weekStart, aim, wishes, drawn, cuts, hand } = plan;
-		let notebookId: string | undefined = into;
-		if (!notebookId) {
-			const made = await send('POST', '/app/notebooks', notebook);
-			if (made.kind !== 'ok') return fail(made);
-			notebookId = textOf(made.body, 'id');
-		}
-		if (withHand && hand) {
-			const measured = await send('PUT', '/app/hand', hand);
-			if (measured.kind !== 'ok') return fail(measured);
-		}
-		const content = { notebookId, month: plan.month, weekStart, aim, wishes, drawn, cuts };
-		const answer = await send('POST', '/app/months', content);
-		if (answer.kind !== 'ok') return fail(answer);
-		await goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
-	}
-
-	function fail(answer: { kind: string; message?: string }) {
-		trouble = answer.message ?? 'Horarium does not answer. Try again.';
+		trouble = undefined;
+		const content = { document: plan, notebookId: into || undefined, withHand };
+		const answer = await send('POST', '/app/import', content);
+		if (answer.kind === 'ok')
+			await goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
+		else trouble = troubleOf(answer);
 	}
 
 	function dropped(event: DragEvent) {

@@ -1,12 +1,14 @@
 import { json } from '@sveltejs/kit';
 import { readChecked } from '$lib/server/app-request';
-import { unknownNotebook } from '$lib/server/problem';
-import { monthContentSchema } from '$lib/server/schemas';
+import { monthFault } from '$lib/server/month-fault';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = async ({ request, locals }) => {
-	const read = await readChecked(request, monthContentSchema);
+export const POST: RequestHandler = async (event) => {
+	const read = await readChecked(event, 'month');
 	if (!read.ok) return read.refusal;
-	if (!(await locals.store.notebooks.find(read.value.notebookId))) return unknownNotebook();
-	return json(await locals.store.months.create(read.value), { status: 201 });
+	const { store } = event.locals;
+	const book = await store.notebooks.find(read.value.notebookId);
+	const refusal = monthFault(book?.notebook, read.value);
+	if (refusal) return refusal;
+	return json(await store.months.create(read.value), { status: 201 });
 };

@@ -1,10 +1,9 @@
 import { json } from '@sveltejs/kit';
-import { notebookSchema } from '$lib/core/formats';
 import { readChecked } from '$lib/server/app-request';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = async ({ request, locals }) => {
-	const read = await readChecked(request, notebookSchema);
+export const POST: RequestHandler = async (event) => {
+	const read = await readChecked(event, 'notebook');
 	if (!read.ok) return read.refusal;
-	return json(await locals.store.notebooks.create(read.value), { status: 201 });
+	return json(await event.locals.store.notebooks.create(read.value), { status: 201 });
 };

@@ -6,7 +6,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 	depends('horarium:month');
 	const placed = await placedMonth(locals.store, params.id, locals.person);
 	if (!placed) error(404, 'There is no such month.');
-	const { record, plan, run } = placed;
+	const { record, plan, run, trouble } = placed;
 	const { month, weekStart, aim, wishes, drawn, cuts } = record;
 	return {
 		printers: await locals.store.person.printers(),
@@ -19,7 +19,8 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 			month: { month, weekStart, aim, wishes, drawn, cuts },
 			earlierCuts: plan.earlierCuts ?? [],
 			person: locals.person,
-			run
+			run,
+			trouble
 		}
 	};
 };

@@ -1,21 +1,20 @@
 <script lang="ts">
-	import { beforeNavigate, invalidate } from '$app/navigation';
+	import { invalidate } from '$app/navigation';
 	import { untrack } from 'svelte';
-	import { MonthDesk, setMonthDesk } from '$lib/ui/month/month-desk.svelte';
-	import SaveNotice from '$lib/ui/month/SaveNotice.svelte';
+	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
+	import { MonthDesk, setMonthDesk, type DeskInput } from '$lib/ui/month/month-desk.svelte';
 
 	let { data, children } = $props();
 
 	const reload = () => invalidate('horarium:month');
-	let desk = $state.raw(untrack(() => new MonthDesk(data.desk)));
+	const keeping = getKeeping();
+	const make = (input: DeskInput) => new MonthDesk(input);
+	let desk = $state.raw(untrack(() => keeping.desk(data.desk, make)));
 	setMonthDesk(() => desk);
 
 	$effect.pre(() => {
 		const input = data.desk;
-		untrack(() => {
-			if (input.id !== desk.id) desk = new MonthDesk(input);
-			else if (desk.saver.settled || desk.saver.state.kind === 'conflict') desk.adopt(input);
-		});
+		untrack(() => (desk = keeping.desk(input, make)));
 	});
 	$effect(() => {
 		const opened = desk;
@@ -30,14 +29,11 @@
 		if (key === 'y' || event.shiftKey) desk.redo();
 		else desk.undo();
 	}
-
-	beforeNavigate((navigation) => {
-		// The browser asks whether to stay when something shown is not kept yet.
-		if (navigation.willUnload && !desk.saver.settled) navigation.cancel();
-	});
 </script>
 
 <svelte:window onkeydown={pressed} />
 
-<SaveNotice {desk} {reload} />
+{#if desk.trouble}
+	<p role="alert" class="bg-caution-ground px-5 py-2 print:hidden">{desk.trouble}</p>
+{/if}
 {@render children()}

@@ -2,12 +2,19 @@
 	import { untrack } from 'svelte';
 	import BookForm from '$lib/ui/notebook/BookForm.svelte';
 	import BookOutlook from '$lib/ui/notebook/BookOutlook.svelte';
-	import KeeperNotice from '$lib/ui/notebook/KeeperNotice.svelte';
-	import { NotebookKeeper } from '$lib/ui/notebook/notebook-keeper.svelte';
+	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
+	import { NotebookKeeper, type KeptNotebook } from '$lib/ui/keeping/notebook-keeper.svelte';
+	import NotebookState from '$lib/ui/keeping/NotebookState.svelte';
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
 
 	let { data } = $props();
-	const keeper = new NotebookKeeper(untrack(() => data.record));
+	const keeping = getKeeping();
+	const make = (kept: KeptNotebook) => new NotebookKeeper(kept);
+	let keeper = $state.raw(untrack(() => keeping.notebook(data.record, make)));
+	$effect.pre(() => {
+		const { record } = data;
+		untrack(() => (keeper = keeping.notebook(record, make)));
+	});
 </script>
 
 <svelte:head><title>{keeper.notebook.name} · Horarium</title></svelte:head>
@@ -15,7 +22,7 @@
 <main id="main" class="mx-auto flex w-full max-w-6xl flex-1 flex-col gap-6 px-5 py-5">
 	<div class="flex flex-wrap items-baseline gap-4">
 		<h1 class="text-3xl">{keeper.notebook.name}</h1>
-		<KeeperNotice {keeper} latest={() => data.record} />
+		<NotebookState {keeper} />
 		<a class="button ml-auto" href="/notebooks/{data.record.id}/measure">Measure it with a ruler</a>
 	</div>
 	<NotebookForm

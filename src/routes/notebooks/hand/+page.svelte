@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
 	import {
 		handFrom,
@@ -11,18 +10,20 @@
 	} from '$lib/core/hand';
 	import { languageTags } from '$lib/ui/locale';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
-	import { send } from '$lib/ui/send';
+	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
 
 	let { data } = $props();
 
-	const start = untrack(() => data.hand);
+	const keeping = getKeeping();
+	// What was not kept yet when this screen was left is still shown.
+	const start = untrack(() => keeping.hand.hand.unsaved ?? data.hand);
 	let measured = $state.raw<MeasuredPhrases>({
 		text: squaresOf('text', start.lettersPerSquare),
 		figures: squaresOf('figures', start.figuresPerSquare),
 		lettering: squaresOf('lettering', start.letteringPerSquare)
 	});
 	let lineHeight = $state(start.lineHeight);
-	let kept = $state<'kept' | 'keeping' | 'failed'>('kept');
+	const kept = $derived([keeping.hand.hand.state.kind, keeping.hand.language.state.kind]);
 	let hand = $state.raw<Hand>(start);
 
 	const rows: { name: PhraseName; title: string; how: string; rate: (hand: Hand) => number }[] = [
@@ -53,20 +54,11 @@
 		}))
 		.sort((a, b) => a.name.localeCompare(b.name));
 
-	async function speak(language: string) {
-		kept = 'keeping';
-		const answer = await send('PUT', '/app/language', { language });
-		kept = answer.kind === 'ok' ? 'kept' : 'failed';
-		await invalidateAll();
-	}
-
-	async function keep(next: MeasuredPhrases, height: number) {
+	function keep(next: MeasuredPhrases, height: number) {
 		measured = next;
 		lineHeight = height;
 		hand = handFrom(measured, lineHeight);
-		kept = 'keeping';
-		const answer = await send('PUT', '/app/hand', hand);
-		kept = answer.kind === 'ok' ? 'kept' : 'failed';
+		keeping.hand.hand.write(hand);
 	}
 </script>
 
@@ -76,11 +68,7 @@
 	<div class="flex items-baseline gap-4">
 		<h1 class="text-3xl">Your hand</h1>
 		<p class="text-sm text-ink-soft" role="status" data-testid="save-state">
-			{kept === 'kept'
-				? 'Saved'
-				: kept === 'keeping'
-					? 'Saving …'
-					: 'Not saved: change it again to try once more'}
+			{kept.includes('failed') ? 'Not saved' : kept.includes('saving') ? 'Saving …' : 'Saved'}
 		</p>
 	</div>
 	<p>
@@ -133,7 +121,7 @@
 				<select
 					class="field self-start"
 					value={data.language}
-					onchange={(event) => speak(event.currentTarget.value)}
+					onchange={(event) => keeping.hand.language.write(event.currentTarget.value)}
 				>
 					<option value="">the language of the browser</option>
 					{#each languages as { tag, name } (tag)}<option value={tag}>{name}</option>{/each}

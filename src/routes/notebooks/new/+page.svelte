@@ -4,7 +4,7 @@
 	import type { Notebook } from '$lib/core/paper';
 	import { newNotebook } from '$lib/ui/notebook/new-notebook';
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
-	import { send } from '$lib/ui/send';
+	import { send, troubleOf } from '$lib/ui/send';
 
 	let notebook = $state.raw<Notebook>(newNotebook());
 	let trouble = $state<string>();
@@ -13,7 +13,7 @@
 	async function add() {
 		const answer = await send('POST', '/app/notebooks', notebook);
 		if (answer.kind === 'ok') return goto('/notebooks', { invalidateAll: true });
-		trouble = answer.kind === 'refused' ? answer.message : 'Horarium does not answer. Try again.';
+		trouble = troubleOf(answer);
 	}
 </script>
 

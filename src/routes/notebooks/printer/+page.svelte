@@ -3,7 +3,7 @@
 	import { correctionFor, leastBarMm, mostBarMm } from '$lib/core/paper';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import TextField from '$lib/ui/fields/TextField.svelte';
-	import { send } from '$lib/ui/send';
+	import { send, troubleOf } from '$lib/ui/send';
 
 	let { data } = $props();
 
@@ -17,19 +17,15 @@
 	async function keep(event: SubmitEvent) {
 		event.preventDefault();
 		const answer = await send('POST', '/app/printers', { name: name.trim(), acrossMm, downMm });
-		trouble =
-			answer.kind === 'ok'
-				? undefined
-				: answer.kind === 'refused'
-					? answer.message
-					: 'Horarium does not answer. Try again.';
+		trouble = answer.kind === 'ok' ? undefined : troubleOf(answer);
 		if (answer.kind !== 'ok') return;
 		name = '';
 		await invalidateAll();
 	}
 
 	async function remove(id: string) {
-		await fetch(`/app/printers/${id}`, { method: 'DELETE' });
+		const answer = await send('DELETE', `/app/printers/${id}`);
+		trouble = answer.kind === 'ok' ? undefined : troubleOf(answer);
 		await invalidateAll();
 	}
 </script>

@@ -1,13 +1,5 @@
-import { json } from '@sveltejs/kit';
-import { planRun } from '$lib/core/fit';
-import { runDocument } from '$lib/core/formats';
-import { readPlan } from '$lib/server/plan-request';
+import { apiResponse } from '$lib/server/app-request';
 import type { RequestHandler } from './$types';
 
-/** A plan in, its run out; nothing is stored. */
-export const POST: RequestHandler = async ({ request, url }) => {
-	const read = await readPlan(request);
-	if (!read.ok) return read.refusal;
-	const include = url.searchParams.get('include')?.split(',') ?? [];
-	return json(runDocument(read.plan, planRun(read.plan), include.includes('marks')));
-};
+/** A plan in, its run out; nothing is stored. `?include=marks,remedies` adds what takes longer. */
+export const POST: RequestHandler = (event) => apiResponse(event, 'plan');

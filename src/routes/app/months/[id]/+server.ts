@@ -1,18 +1,21 @@
-import { readChange, readChecked, written } from '$lib/server/app-request';
-import { unknownNotebook } from '$lib/server/problem';
-import { deletedSchema, monthContentSchema } from '$lib/server/schemas';
+import { readChecked, written } from '$lib/server/app-request';
+import { monthFault } from '$lib/server/month-fault';
 import type { RequestHandler } from './$types';
 
-export const PUT: RequestHandler = async ({ request, params, locals }) => {
-	const read = await readChange(request, monthContentSchema);
+export const PUT: RequestHandler = async (event) => {
+	const read = await readChecked(event, 'monthChange');
 	if (!read.ok) return read.refusal;
-	const { revision, content } = read.value;
-	if (!(await locals.store.notebooks.find(content.notebookId))) return unknownNotebook();
-	return written(await locals.store.months.update(params.id, revision, content));
+	const { revision, ...content } = read.value;
+	const { store } = event.locals;
+	const book = await store.notebooks.find(content.notebookId);
+	const refusal = monthFault(book?.notebook, content);
+	if (refusal) return refusal;
+	return written(await store.months.update(event.params.id, revision, content), 'month');
 };
 
-export const PATCH: RequestHandler = async ({ request, params, locals }) => {
-	const read = await readChecked(request, deletedSchema);
+export const PATCH: RequestHandler = async (event) => {
+	const read = await readChecked(event, 'deleted');
 	if (!read.ok) return read.refusal;
-	return written(await locals.store.months.setDeleted(params.id, read.value.deleted));
+	const { months } = event.locals.store;
+	return written(await months.setDeleted(event.params.id, read.value.deleted), 'month');
 };

@@ -1,16 +1,21 @@
-import { deletedSchema, notebookContentSchema } from '$lib/server/schemas';
-import { readChange, readChecked, written } from '$lib/server/app-request';
+import { readChecked, written } from '$lib/server/app-request';
+import { keptCutsFault } from '$lib/server/kept-cuts';
+import { faulty } from '$lib/server/problem';
 import type { RequestHandler } from './$types';
 
-export const PUT: RequestHandler = async ({ request, params, locals }) => {
-	const read = await readChange(request, notebookContentSchema);
+export const PUT: RequestHandler = async (event) => {
+	const read = await readChecked(event, 'notebookChange');
 	if (!read.ok) return read.refusal;
-	const { revision, content } = read.value;
-	return written(await locals.store.notebooks.update(params.id, revision, content.notebook));
+	const { revision, notebook } = read.value;
+	const { store } = event.locals;
+	const fault = await keptCutsFault(store, event.params.id, notebook);
+	if (fault) return faulty([fault]);
+	return written(await store.notebooks.update(event.params.id, revision, notebook), 'notebook');
 };
 
-export const PATCH: RequestHandler = async ({ request, params, locals }) => {
-	const read = await readChecked(request, deletedSchema);
+export const PATCH: RequestHandler = async (event) => {
+	const read = await readChecked(event, 'deleted');
 	if (!read.ok) return read.refusal;
-	return written(await locals.store.notebooks.setDeleted(params.id, read.value.deleted));
+	const { notebooks } = event.locals.store;
+	return written(await notebooks.setDeleted(event.params.id, read.value.deleted), 'notebook');
 };

@@ -8,7 +8,7 @@
 	import KindDraft from '$lib/ui/kinds/KindDraft.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import SaveState from '$lib/ui/month/SaveState.svelte';
-	import { send } from '$lib/ui/send';
+	import { send, troubleOf } from '$lib/ui/send';
 	import { deleteWithUndo } from '$lib/ui/undo-toast';
 	import Notices from '$lib/ui/shell/Notices.svelte';
 
@@ -79,8 +79,7 @@
 	async function rename(event: SubmitEvent) {
 		event.preventDefault();
 		const answer = await send('PUT', `/app/kinds/${chosen}`, { name: newName.trim() });
-		if (answer.kind !== 'ok')
-			return toast.error(answer.kind === 'refused' ? answer.message : 'Horarium does not answer.');
+		if (answer.kind !== 'ok') return toast.error(troubleOf(answer));
 		newName = '';
 		await reload();
 	}
@@ -89,8 +88,7 @@
 
 	async function keep(name: string, wish: Wish) {
 		const answer = await send('POST', '/app/kinds', { name, wish });
-		if (answer.kind !== 'ok')
-			return toast.error(answer.kind === 'refused' ? answer.message : 'Horarium does not answer.');
+		if (answer.kind !== 'ok') return toast.error(troubleOf(answer));
 		await reload();
 		toast(`“${name}” is kept for this and later months.`);
 	}

@@ -4,12 +4,15 @@ export type SaveState =
 	| { readonly kind: 'saving' }
 	/** Not reached or refused; tried again by itself when `retry` says so. */
 	| { readonly kind: 'failed'; readonly message: string; readonly retry: boolean }
-	| { readonly kind: 'conflict'; readonly revision: number };
+	/** Others wrote, or deleted it, first. */
+	| { readonly kind: 'conflict' | 'deleted'; readonly revision: number };
 
 /** What a write comes back with. */
 export type Sent =
 	| { readonly kind: 'written'; readonly revision: number }
-	| { readonly kind: 'conflict'; readonly revision: number }
+	| { readonly kind: 'conflict' | 'deleted'; readonly revision: number }
+	/** The server has a trouble that may pass. */
+	| { readonly kind: 'troubled'; readonly message: string }
 	| { readonly kind: 'refused'; readonly message: string }
 	| { readonly kind: 'unreached' };
 
@@ -21,6 +24,7 @@ const retryMs = 2000;
  */
 export class Saver<T> {
 	state = $state.raw<SaveState>({ kind: 'saved' });
+	/** The newest content that is not kept; also while it is on its way. */
 	private waiting: { readonly content: T } | undefined;
 	private working = false;
 	private timer: ReturnType<typeof setTimeout> | undefined;
@@ -30,6 +34,11 @@ export class Saver<T> {
 		private readonly send: (revision: number, content: T) => Promise<Sent>,
 		private readonly saved: (revision: number) => void
 	) {}
+
+	/** What is not kept yet, if anything is not. */
+	get unsaved(): T | undefined {
+		return this.settled ? undefined : this.waiting?.content;
+	}
 
 	/** Whether everything shown is kept. */
 	get settled(): boolean {
@@ -42,16 +51,31 @@ export class Saver<T> {
 
 	write(content: T): void {
 		this.waiting = { content };
-		if (this.state.kind === 'conflict' || this.working) return;
+		if (this.stopped || this.working) return;
 		void this.work();
 	}
 
-	/** Goes on after a conflict on top of what the others wrote: what waits here is written over it. */
-	overwrite(content: T): void {
-		if (this.state.kind !== 'conflict') return;
-		this.revision = this.state.revision;
-		this.state = { kind: 'saving' };
+	/** Takes up what was not kept when this page was left, on top of the revision that it was based on. */
+	recover(revision: number, content: T): void {
+		this.revision = revision;
 		this.write(content);
+	}
+
+	/** Goes on after a conflict on top of what the others wrote: what waits here is written over it. */
+	overwrite(): void {
+		if (!this.stopped) return;
+		this.revision = this.stopped.revision;
+		this.state = { kind: 'saving' };
+		void this.work();
+	}
+
+	/** Lets go of what waits: what the others wrote holds. */
+	takeTheirs(): void {
+		if (this.stopped) this.adopt(this.stopped.revision);
+	}
+
+	private get stopped() {
+		return this.state.kind === 'conflict' || this.state.kind === 'deleted' ? this.state : undefined;
 	}
 
 	/** Takes over what is kept; nothing waits any more. */
@@ -66,26 +90,24 @@ export class Saver<T> {
 		if (!this.working) void this.work();
 	}
 
-	close(): void {
-		clearTimeout(this.timer);
-	}
-
 	private async work(): Promise<void> {
 		clearTimeout(this.timer);
 		this.working = true;
 		while (this.waiting) {
-			const { content } = this.waiting;
-			this.waiting = undefined;
+			const { waiting } = this;
+			const { content } = waiting;
 			this.state = { kind: 'saving' };
 			const sent = await this.send(this.revision, content);
 			if (sent.kind === 'written') {
 				this.revision = sent.revision;
+				if (this.waiting === waiting) {
+					this.waiting = undefined;
+					this.state = { kind: 'saved' };
+				}
 				this.saved(sent.revision);
-				if (!this.waiting) this.state = { kind: 'saved' };
 				continue;
 			}
-			// What failed still waits, unless something newer does.
-			this.waiting ??= { content };
+			// What failed still waits, or something newer does.
 			this.fail(sent);
 			break;
 		}
@@ -93,13 +115,14 @@ export class Saver<T> {
 	}
 
 	private fail(sent: Exclude<Sent, { kind: 'written' }>): void {
-		if (sent.kind === 'conflict') this.state = sent;
+		if (sent.kind === 'conflict' || sent.kind === 'deleted') this.state = sent;
 		else if (sent.kind === 'refused')
 			this.state = { kind: 'failed', message: sent.message, retry: false };
 		else {
+			const why = sent.kind === 'troubled' ? sent.message : 'Horarium does not answer.';
 			this.state = {
 				kind: 'failed',
-				message: 'Horarium does not answer. Your changes stay here and are saved when it does.',
+				message: `${why} Your changes stay here and are saved as soon as it works again.`,
 				retry: true
 			};
 			this.timer = setTimeout(() => this.retry(), retryMs);

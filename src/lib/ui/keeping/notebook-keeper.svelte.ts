@@ -1,7 +1,7 @@
 import { checked, notebookSchema, type Fault } from '$lib/core/formats';
 import type { Notebook } from '$lib/core/paper';
-import { Saver } from '../month/saver.svelte';
 import { putChange } from '../send';
+import { Saver } from './saver.svelte';
 
 /** A notebook as the server gives it. */
 export interface KeptNotebook {
@@ -35,13 +35,9 @@ export class NotebookKeeper {
 		if (result.ok) this.saver.write(result.value);
 	}
 
-	/** Writes what is shown here over what another window wrote. */
-	keepMine(): void {
-		this.saver.overwrite(this.notebook);
-	}
-
-	/** Takes over what another window wrote. */
+	/** Takes over the notebook as the server has it, unless something here is not kept yet. */
 	adopt(kept: KeptNotebook): void {
+		if (!this.saver.settled || this.faults.length > 0) return;
 		this.notebook = kept.notebook;
 		this.saver.adopt(kept.revision);
 	}

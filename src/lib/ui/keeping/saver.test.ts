@@ -40,7 +40,7 @@ test('stops at a conflict until it is told what to do', async () => {
 	expect(saver.state).toEqual({ kind: 'conflict', revision: 5 });
 	saver.write('mine too');
 	expect(sent).toHaveLength(1);
-	saver.overwrite('mine too');
+	saver.overwrite();
 	expect(sent[1]).toMatchObject({ revision: 5, content: 'mine too' });
 	sent[1]?.answer({ kind: 'written', revision: 6 });
 	await soon();

@@ -1,0 +1,100 @@
+import { PackingCache, planRun, type Plan } from '$lib/core/fit';
+import { readJson, planSchema, runDocument, toPlan, type Fault } from '$lib/core/formats';
+import { pageGuide, sentenceOf } from '$lib/core/guide';
+import { pdfResponse } from './pdf-response';
+import { svgResponse } from './page-response';
+import { faulty, tooMuch } from './problem';
+import { queryFaults, type Asks } from './query';
+import { sizeFault } from './size-fault';
+
+/** A request of the open API. */
+export interface ApiRequest {
+	readonly route: ApiRoute;
+	readonly body: string;
+	readonly query: string;
+	/** Whether the answer is wanted as plain text. */
+	readonly plain: boolean;
+}
+
+export type ApiRoute = 'plan' | 'pdf' | 'svg' | 'guide';
+
+const onlyValues = ['lines', 'stencil'];
+
+/** What each address may be asked in its query. */
+export const asks = {
+	plan: { include: 'any' },
+	pdf: { sheet: ['a4', 'letter'], page: 'any', only: onlyValues },
+	svg: { page: 'any', only: onlyValues },
+	png: { page: 'any', only: onlyValues, dpi: 'any' },
+	guide: {},
+	strips: { page: 'any', paper: ['a4', 'letter'], printer: 'any' },
+	none: {}
+} satisfies Record<string, Asks>;
+
+const included = ['marks', 'remedies'];
+
+/** Answers a request of the open API: checks it, plans, and draws what is asked for. */
+export async function answer({ route, body, query, plain }: ApiRequest): Promise<Response> {
+	const asked = new URLSearchParams(query);
+	const faults = queryFaults(asked, asks[route]);
+	if (faults.length > 0) return faulty(faults);
+	const include = asked.get('include')?.split(',') ?? [];
+	const unknown = include.find((name) => !included.includes(name));
+	if (unknown !== undefined)
+		return faulty([
+			{
+				path: 'include',
+				message: `must be a comma list of ${included.join(', ')}; “${unknown}” is none of them`
+			}
+		]);
+	const document = readJson(planSchema, body);
+	if (!document.ok) return faulty(document.faults);
+	const large: Fault | undefined = sizeFault(document.value.wishes);
+	if (large) return tooMuch(large);
+	const plan = toPlan(document.value);
+	const cache = new PackingCache();
+	const run = planRun(plan, cache);
+	switch (route) {
+		case 'plan':
+			return Response.json(
+				runDocument(plan, run, {
+					marks: include.includes('marks'),
+					remedies: include.includes('remedies') ? cache : undefined
+				})
+			);
+		case 'pdf':
+			return pdfResponse(plan, run, asked);
+		case 'svg':
+			return svgResponse(plan, run, asked);
+		case 'guide':
+			return guideResponse(plan, run, plain);
+	}
+}
+
+/** The counting guide of each page of a run: numbers and sentences, or sentences alone. */
+function guideResponse(plan: Plan, run: ReturnType<typeof planRun>, plain: boolean): Response {
+	const guides = run.pages.map(({ number }) => pageGuide(plan, run, number));
+	if (plain)
+		return new Response(
+			guides
+				.map(({ page, size, cuts, steps, checks }) =>
+					[
+						`Page ${page}`,
+						...cuts.map((cut) => `Cut first. ${cut}`),
+						...steps.map((step, index) => `${index + 1}. ${sentenceOf(step, size)}`),
+						...checks.map((check) => `– ${check}`)
+					].join('\n')
+				)
+				.join('\n\n'),
+			{ headers: { 'content-type': 'text/plain; charset=utf-8' } }
+		);
+	return Response.json({
+		pages: guides.map(({ page, size, cuts, corners, steps, checks }) => ({
+			page,
+			cuts,
+			corners,
+			steps: steps.map((step) => ({ ...step, sentence: sentenceOf(step, size) })),
+			checks
+		}))
+	});
+}

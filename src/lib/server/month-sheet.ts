@@ -1,0 +1,30 @@
+import { error, type RequestEvent } from '@sveltejs/kit';
+import { correctionFor } from '$lib/core/paper';
+import { asks } from './api-answers';
+import { refusedQuery } from './app-request';
+import { faulty } from './problem';
+import type { SheetRequest } from './sheet-answers';
+import { placedMonth } from './shelf';
+import { sheetApart } from './work';
+
+/** A kept month drawn on sheets, corrected for the printer in `?printer=` where one is named. */
+export async function monthSheet(
+	{ locals, url }: RequestEvent,
+	id: string,
+	as: SheetRequest['as']
+): Promise<Response> {
+	const refused = refusedQuery(url, as === 'pdf' ? { ...asks.pdf, printer: 'any' } : asks[as]);
+	if (refused) return refused;
+	const { store, person, gone } = locals;
+	const wanted = url.searchParams.get('printer');
+	const printer = (await store.person.printers()).find((known) => known.id === wanted);
+	if (wanted !== null && !printer) {
+		const message = `is no printer that is kept; “${wanted}” is none of them`;
+		return faulty([{ path: 'printer', message }]);
+	}
+	const placed = await placedMonth(store, id, person);
+	if (!placed) error(404, 'There is no such month.');
+	const { plan, run } = placed;
+	const correction = printer && correctionFor(printer);
+	return sheetApart({ as, plan, run, query: url.search, correction }, gone);
+}

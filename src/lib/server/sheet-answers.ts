@@ -1,0 +1,56 @@
+import type { Plan, Run } from '$lib/core/fit';
+import { pageGuide } from '$lib/core/guide';
+import { formatMonth } from '$lib/core/month';
+import type { Correction } from '$lib/core/render/pdf';
+import { renderStrips } from '$lib/core/render/strips-pdf';
+import { checkSheetFont } from './fonts';
+import { noSuchPage, pngResponse, svgResponse } from './page-response';
+import { pdfAnswer, pdfResponse } from './pdf-response';
+import { faulty } from './problem';
+
+/** Something of a kept month to be drawn on a sheet. */
+export interface SheetRequest {
+	readonly as: 'pdf' | 'svg' | 'png' | 'strips';
+	readonly plan: Plan;
+	readonly run: Run;
+	/** Checked against what the address may be asked. */
+	readonly query: string;
+	/** For the printer it is printed with. */
+	readonly correction?: Correction;
+}
+
+/** Draws a kept month's pages, or one of them. */
+export async function sheet({ as, plan, run, query, correction }: SheetRequest): Promise<Response> {
+	const asked = new URLSearchParams(query);
+	switch (as) {
+		case 'pdf':
+			return pdfResponse(plan, run, asked, correction);
+		case 'svg':
+			return svgResponse(plan, run, asked);
+		case 'png':
+			return pngResponse(plan, run, asked);
+		case 'strips':
+			return stripsResponse(plan, run, asked, correction);
+	}
+}
+
+/** Tick strips of a month, or of its page `?page=`, on `?paper=` a4 or letter. */
+async function stripsResponse(
+	plan: Plan,
+	run: Run,
+	query: URLSearchParams,
+	correction: Correction | undefined
+): Promise<Response> {
+	const page = query.get('page');
+	const wanted = run.pages.filter(({ number }) => page === null || String(number) === page);
+	if (page !== null && wanted.length === 0)
+		return faulty([{ path: 'page', message: noSuchPage(run, page) }]);
+	const bytes = await renderStrips(
+		wanted.map(({ number }) => pageGuide(plan, run, number)),
+		plan.notebook.pitchMm,
+		query.get('paper') === 'letter' ? 'letter' : 'a4',
+		checkSheetFont(),
+		correction
+	);
+	return pdfAnswer(bytes, `horarium-strips-${formatMonth(plan.month)}`);
+}

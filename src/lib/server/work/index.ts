@@ -1,0 +1,41 @@
+import type { Plan, Run } from '$lib/core/fit';
+import type { Checked } from '$lib/core/formats';
+import type { ApiRequest } from '../api-answers';
+import type { BodyName, BodyOf } from '../schemas';
+import type { SheetRequest } from '../sheet-answers';
+import { unpack } from './packed';
+import { inThread, threads } from './pool';
+import { tasks } from './tasks';
+
+export { Busy, TooMuch } from './pool';
+
+/** Checks the text of a request's body: one that is allowed may still take long. */
+export function checkBody<Name extends BodyName>(
+	schema: Name,
+	body: string,
+	gone: AbortSignal
+): Promise<Checked<BodyOf<Name>>> {
+	const pool = threads();
+	const input = { schema, body };
+	return pool ? inThread(pool, { name: 'check', input }, gone) : tasks.check(input);
+}
+
+/** The run of a plan. */
+export function runApart(plan: Plan, gone?: AbortSignal): Promise<Run> {
+	const pool = threads();
+	return pool ? inThread(pool, { name: 'run', input: plan }, gone) : tasks.run(plan);
+}
+
+/** The answer to a request of the open API. */
+export async function answerApart(input: ApiRequest, gone: AbortSignal): Promise<Response> {
+	const pool = threads();
+	return unpack(
+		await (pool ? inThread(pool, { name: 'answer', input }, gone) : tasks.answer(input))
+	);
+}
+
+/** A kept month's pages, drawn. */
+export async function sheetApart(input: SheetRequest, gone: AbortSignal): Promise<Response> {
+	const pool = threads();
+	return unpack(await (pool ? inThread(pool, { name: 'sheet', input }, gone) : tasks.sheet(input)));
+}

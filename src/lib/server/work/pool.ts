@@ -1,0 +1,72 @@
+import { availableParallelism } from 'node:os';
+import { Piscina } from 'piscina';
+import type { Job } from './tasks';
+
+/** All the time that the work of one request may take, waiting for a thread included. */
+export const budgetMs = 4500;
+/** More requests than these do not wait: they are told to come again. */
+const mostWaiting = 50;
+/** Memory of a thread; work that needs more ends alone. */
+const mostMegabytes = 768;
+
+/** The work of a request was more than one request may ask for: 422. */
+export class TooMuch extends Error {
+	override readonly name = 'TooMuch';
+}
+
+/** There is more to do than can be done at the moment: 503, and worth another try. */
+export class Busy extends Error {
+	override readonly name = 'Busy';
+}
+
+let pool: Piscina | undefined;
+
+/** Threads, where the program was started with a file for them; otherwise all is done in this one. */
+export function threads(): Piscina | undefined {
+	const filename = process.env.HORARIUM_WORKER;
+	if (!filename) return undefined;
+	pool ??= new Piscina({
+		filename,
+		minThreads: 1,
+		// One more than there are cores: a light request is not kept waiting by as many heavy ones.
+		maxThreads: availableParallelism() + 1,
+		idleTimeout: 30_000,
+		maxQueue: mostWaiting,
+		resourceLimits: { maxOldGenerationSizeMb: mostMegabytes }
+	});
+	return pool;
+}
+
+/**
+ * Has a job done by one of the threads. It is broken off when its time is over, or when `gone` says that nobody
+ * waits for it any more.
+ * @throws TooMuch, Busy
+ */
+export async function inThread<T>(pool: Piscina, job: Job, gone?: AbortSignal): Promise<T> {
+	const started = new Int32Array(new SharedArrayBuffer(4));
+	const time = AbortSignal.timeout(budgetMs);
+	const signal = gone ? AbortSignal.any([gone, time]) : time;
+	try {
+		return await pool.run({ ...job, started }, { signal });
+	} catch (error) {
+		if (time.aborted && Atomics.load(started, 0) === 1)
+			throw new TooMuch(
+				`This takes more than ${budgetMs / 1000} seconds to work out, which is all that one request may take. Ask for fewer wishes, weekly pages, cuts or sheets at a time.`
+			);
+		if (time.aborted || isFull(error))
+			throw new Busy('There is more to work out than can be done at once. Try again in a moment.');
+		if (codeOf(error) === 'ERR_WORKER_OUT_OF_MEMORY')
+			throw new TooMuch(
+				'This takes more memory to work out than one request may take. Ask for fewer pages or a lower resolution.'
+			);
+		throw error;
+	}
+}
+
+function isFull(error: unknown): boolean {
+	return error instanceof Error && error.message.includes('queue is at limit');
+}
+
+function codeOf(error: unknown): unknown {
+	return error instanceof Error && 'code' in error ? error.code : undefined;
+}

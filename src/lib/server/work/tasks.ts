@@ -1,0 +1,35 @@
+import { PackingCache, planRun, type Plan, type Run } from '$lib/core/fit';
+import { readJson, type Checked, type Validator } from '$lib/core/formats';
+import { answer, type ApiRequest } from '../api-answers';
+import { bodies, type BodyName, type BodyOf } from '../schemas';
+import { sheet, type SheetRequest } from '../sheet-answers';
+import { pack, type Packed } from './packed';
+
+/** The text of a request's body, and which schema it is held against. */
+export interface CheckRequest<Name extends BodyName = BodyName> {
+	readonly schema: Name;
+	readonly body: string;
+}
+
+const validators: { readonly [Name in BodyName]: Validator<BodyOf<Name>> } = bodies;
+
+/** What was worked out for one run serves the next. */
+const cache = new PackingCache();
+
+/** What is worked out apart from the thread that answers requests. All that goes in and out is plain data. */
+export const tasks = {
+	check: async <Name extends BodyName>({
+		schema,
+		body
+	}: CheckRequest<Name>): Promise<Checked<BodyOf<Name>>> => readJson(validators[schema], body),
+	run: async (plan: Plan): Promise<Run> => planRun(plan, cache),
+	answer: async (request: ApiRequest): Promise<Packed> => pack(await answer(request)),
+	sheet: async (request: SheetRequest): Promise<Packed> => pack(await sheet(request))
+};
+
+/** One piece of work. */
+export type Job =
+	| { readonly name: 'check'; readonly input: CheckRequest }
+	| { readonly name: 'run'; readonly input: Plan }
+	| { readonly name: 'answer'; readonly input: ApiRequest }
+	| { readonly name: 'sheet'; readonly input: SheetRequest };
