@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
@@ -7,6 +8,8 @@ export default defineConfig({
 	worker: { format: 'es' },
 	build: { assetsInlineLimit: 0 },
 	test: {
+		// One more than there are cores: browser tests mostly wait.
+		maxWorkers: availableParallelism() + 1,
 		projects: [
 			{
 				extends: true,
@@ -32,7 +35,6 @@ export default defineConfig({
 					name: 'browser',
 					include: ['tests/e2e/**/*.test.ts'],
 					environment: 'node',
-					fileParallelism: false,
 					testTimeout: 60_000,
 					hookTimeout: 180_000
 				}

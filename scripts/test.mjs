@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { execFile, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { bin, ensureBuilt, ensureInstalled, run } from './lib.mjs';
 
@@ -14,10 +14,14 @@ mkdirSync(results, { recursive: true });
 step('svelte-kit', ['@sveltejs/kit:svelte-kit', 'sync']);
 /** @type {Count} */
 const total = { passed: 0, failed: 0 };
-add(counted('types', ['svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings']));
-add(counted('lint', ['eslint', '.']));
-add(counted('format', ['prettier', '--check', '--log-level', 'warn', '.']));
+// These wait for different things, so they run side by side.
+const checks = [
+	counted('types', ['svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings']),
+	counted('lint', ['eslint', '.']),
+	counted('format', ['prettier', '--check', '--log-level', 'warn', '.'])
+];
 ensureBuilt();
+for (const check of checks) add(await check);
 add(vitest());
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
@@ -40,14 +44,23 @@ function step(name, [program = '', ...args]) {
 }
 
 /**
- * A check that counts as one test.
+ * A check that counts as one test; what it says is shown when it ends.
  * @param {string} name
  * @param {string[]} command
- * @returns {Count}
+ * @returns {Promise<Count>}
  */
-function counted(name, command) {
-	const ok = step(name, command);
-	return { passed: ok ? 1 : 0, failed: ok ? 0 : 1 };
+function counted(name, [program = '', ...args]) {
+	return new Promise((resolve) => {
+		execFile(
+			process.execPath,
+			[bin(program), ...args],
+			{ maxBuffer: 64 * 1024 * 1024 },
+			(error, stdout, stderr) => {
+				console.log(`\n— ${name}\n${stdout}${stderr}`);
+				resolve({ passed: error ? 0 : 1, failed: error ? 1 : 0 });
+			}
+		);
+	});
 }
 
 /**

@@ -1,9 +1,14 @@
 import { benchCore, benchCuts } from './core';
+import { benchHard } from './hard';
 import { benchPlanner } from './planner';
 import { benchScreens } from './screens';
 
-/** Prints speeds and sizes, as ratios against a reference in the same run where there is one. */
+/**
+ * Prints speeds and sizes, as ratios against a reference in the same run where there is one; with `--hard` what
+ * attacks do instead.
+ */
 export async function main(): Promise<void> {
+	if (process.argv.includes('--hard')) return benchHard();
 	await benchCore();
 	await benchCuts();
 	await benchPlanner();

@@ -27,7 +27,7 @@ export const asks = {
 	svg: { page: 'any', only: onlyValues },
 	png: { page: 'any', only: onlyValues, dpi: 'any' },
 	guide: {},
-	strips: { page: 'any', paper: ['a4', 'letter'], printer: 'any' },
+	strips: { page: 'any', paper: ['a4', 'letter'] },
 	none: {}
 } satisfies Record<string, Asks>;
 

@@ -92,6 +92,19 @@ export async function openDatabase(
 async function opened(path: string, steps: Record<string, Migration>): Promise<OpenDatabase> {
 	if (path !== ':memory:') makeFolder(dirname(path));
 	const file = openFile(path);
+	try {
+		return await prepared(file, path, steps);
+	} catch (error) {
+		file.close();
+		throw error;
+	}
+}
+
+async function prepared(
+	file: SqliteFile,
+	path: string,
+	steps: Record<string, Migration>
+): Promise<OpenDatabase> {
 	// First of all: everything after it may meet another program that is starting too.
 	file.exec(`PRAGMA busy_timeout = ${patienceAtStartMs}`);
 	file.exec('PRAGMA journal_mode = WAL');

@@ -3,9 +3,13 @@ import { correctionFor } from '$lib/core/paper';
 import { asks } from './api-answers';
 import { refusedQuery } from './app-request';
 import { faulty } from './problem';
+import type { Asks } from './query';
 import type { SheetRequest } from './sheet-answers';
 import { placedMonth } from './shelf';
 import { sheetApart } from './work';
+
+/** What a kept month may be asked besides; the revision only keeps a browser from showing an older picture. */
+const ofKept: Asks = { printer: 'any', revision: 'any' };
 
 /** A kept month drawn on sheets, corrected for the printer in `?printer=` where one is named. */
 export async function monthSheet(
@@ -13,7 +17,7 @@ export async function monthSheet(
 	id: string,
 	as: SheetRequest['as']
 ): Promise<Response> {
-	const refused = refusedQuery(url, as === 'pdf' ? { ...asks.pdf, printer: 'any' } : asks[as]);
+	const refused = refusedQuery(url, { ...asks[as], ...ofKept });
 	if (refused) return refused;
 	const { store, person, gone } = locals;
 	const wanted = url.searchParams.get('printer');

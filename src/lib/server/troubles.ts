@@ -1,7 +1,7 @@
 import { FaultyRow } from './kept';
 import { problem } from './problem';
 import { troubleOf } from './trouble';
-import { Busy, TooMuch } from './work';
+import { Busy, Gone, TooMuch } from './work';
 
 /** An error that has a reason a person can understand: its status, the sentence, when to come again. */
 interface Told {
@@ -16,6 +16,8 @@ export function told(error: unknown): Told | undefined {
 	if (error instanceof TooMuch) return { status: 422, title: 'Too much', sentence: error.message };
 	if (error instanceof Busy)
 		return { status: 503, title: 'Busy', sentence: error.message, retrySeconds: 2 };
+	if (error instanceof Gone)
+		return { status: 503, title: 'Gone', sentence: 'Nobody waits for this answer any more.' };
 	if (error instanceof FaultyRow)
 		return { status: 500, title: 'Set aside', sentence: error.message };
 	const trouble = troubleOf(error);

@@ -2,13 +2,17 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const notebooks = await locals.store.notebooks.all();
+	const setAside = await locals.store.setAside();
+	const faulty = new Set(setAside.map(({ id }) => id));
 	const names = new Map(notebooks.map(({ id, notebook }) => [id, notebook.name]));
-	const months = (await locals.store.months.all()).map((month) => ({
+	const readable = (await locals.store.months.all()).filter(({ id }) => !faulty.has(id));
+	const months = readable.map((month) => ({
 		...month,
 		notebook: names.get(month.notebookId) ?? ''
 	}));
 	const latest = months.findLast((month) => !month.deleted);
 	return {
+		setAside,
 		notebooks: notebooks
 			.filter(({ deleted }) => !deleted)
 			.map(({ id, notebook }) => ({ id, notebook })),

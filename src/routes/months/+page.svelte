@@ -102,6 +102,17 @@
 			{/each}
 		</ul>
 	{/if}
+	{#if data.setAside.length > 0}
+		<h2 class="pt-8 pb-2 text-xl">Set aside</h2>
+		<p>These cannot be read. They stay in the database as they are; everything else works.</p>
+		<ul class="list-disc pl-5">
+			{#each data.setAside as { what, id, name, reason } (id)}
+				<li>
+					The {what} “{what === 'month' ? titleOf(name) : name}”: {reason}.
+				</li>
+			{/each}
+		</ul>
+	{/if}
 	<div class="pt-8">
 		<ImportPlan locale={data.locale} notebooks={data.notebooks} />
 	</div>

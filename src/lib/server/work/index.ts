@@ -7,7 +7,7 @@ import { unpack } from './packed';
 import { inThread, threads } from './pool';
 import { tasks } from './tasks';
 
-export { Busy, TooMuch } from './pool';
+export { Busy, Gone, TooMuch } from './pool';
 
 /** Checks the text of a request's body: one that is allowed may still take long. */
 export function checkBody<Name extends BodyName>(

@@ -4,6 +4,8 @@ import type { Job } from './tasks';
 
 /** All the time that the work of one request may take, waiting for a thread included. */
 export const budgetMs = 4500;
+/** Work that has begun goes on so long without anybody waiting for it. */
+const graceMs = 1000;
 /** More requests than these do not wait: they are told to come again. */
 const mostWaiting = 50;
 /** Memory of a thread; work that needs more ends alone. */
@@ -17,6 +19,11 @@ export class TooMuch extends Error {
 /** There is more to do than can be done at the moment: 503, and worth another try. */
 export class Busy extends Error {
 	override readonly name = 'Busy';
+}
+
+/** Nobody waits for the answer any more. */
+export class Gone extends Error {
+	override readonly name = 'Gone';
 }
 
 let pool: Piscina | undefined;
@@ -39,17 +46,26 @@ export function threads(): Piscina | undefined {
 
 /**
  * Has a job done by one of the threads. It is broken off when its time is over, or when `gone` says that nobody
- * waits for it any more.
- * @throws TooMuch, Busy
+ * waits for it any more: at once while it has not begun, after a while when it has, because a thread ends with it.
+ * @throws TooMuch, Busy, Gone
  */
 export async function inThread<T>(pool: Piscina, job: Job, gone?: AbortSignal): Promise<T> {
 	const started = new Int32Array(new SharedArrayBuffer(4));
+	const begun = () => Atomics.load(started, 0) === 1;
 	const time = AbortSignal.timeout(budgetMs);
-	const signal = gone ? AbortSignal.any([gone, time]) : time;
+	const left = new AbortController();
+	let timer: ReturnType<typeof setTimeout> | undefined;
+	const leave = () => {
+		timer = setTimeout(() => left.abort(), begun() ? graceMs : 0);
+	};
+	if (gone?.aborted) throw new Gone();
+	gone?.addEventListener('abort', leave);
 	try {
+		const signal = AbortSignal.any([time, left.signal]);
 		return await pool.run({ ...job, started }, { signal });
 	} catch (error) {
-		if (time.aborted && Atomics.load(started, 0) === 1)
+		if (left.signal.aborted) throw new Gone();
+		if (time.aborted && begun())
 			throw new TooMuch(
 				`This takes more than ${budgetMs / 1000} seconds to work out, which is all that one request may take. Ask for fewer wishes, weekly pages, cuts or sheets at a time.`
 			);
@@ -60,6 +76,9 @@ export async function inThread<T>(pool: Piscina, job: Job, gone?: AbortSignal): 
 				'This takes more memory to work out than one request may take. Ask for fewer pages or a lower resolution.'
 			);
 		throw error;
+	} finally {
+		clearTimeout(timer);
+		gone?.removeEventListener('abort', leave);
 	}
 }
 

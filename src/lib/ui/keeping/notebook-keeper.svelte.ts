@@ -14,11 +14,11 @@ export interface KeptNotebook {
 export class NotebookKeeper {
 	notebook: Notebook;
 	readonly saver: Saver<Notebook>;
-	/** What is wrong with what stands in the fields; nothing is kept until it is put right. */
-	readonly faults: readonly Fault[] = $derived.by(() => {
-		const result = checked(notebookSchema, this.notebook);
-		return result.ok ? [] : result.faults;
-	});
+	/**
+	 * What is wrong with what stands in the fields; nothing is kept until it is put right. (Not a derived value: that
+	 * would end with the screen on which this keeper was made.)
+	 */
+	faults = $state.raw<readonly Fault[]>([]);
 
 	constructor(kept: KeptNotebook) {
 		this.notebook = $state.raw(kept.notebook);
@@ -32,12 +32,14 @@ export class NotebookKeeper {
 	change(part: Partial<Notebook>): void {
 		this.notebook = { ...this.notebook, ...part };
 		const result = checked(notebookSchema, this.notebook);
+		this.faults = result.ok ? [] : result.faults;
 		if (result.ok) this.saver.write(result.value);
 	}
 
 	/** Takes over the notebook as the server has it, unless something here is not kept yet. */
 	adopt(kept: KeptNotebook): void {
-		if (!this.saver.settled || this.faults.length > 0) return;
+		const stale = kept.revision < this.saver.baseRevision;
+		if (stale || !this.saver.settled || this.faults.length > 0) return;
 		this.notebook = kept.notebook;
 		this.saver.adopt(kept.revision);
 	}

@@ -85,5 +85,9 @@
 	<!-- Loaded when first opened: the month is read far more often than a wish is changed. -->
 	{#await import('./WishEditor.svelte') then { default: WishEditor }}
 		<WishEditor {desk} {wish} />
+	{:catch}
+		<p role="alert" class="pb-2 text-sm text-caution">
+			Horarium does not answer, so this cannot be changed just now. Close it and open it again.
+		</p>
 	{/await}
 {/if}

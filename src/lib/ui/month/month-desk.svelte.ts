@@ -44,6 +44,8 @@ export interface DeskInput {
 }
 
 const rememberMs = 300;
+/** After such a pause typing begins a step of its own. */
+const pauseMs = 2000;
 
 /** A month as one works on it: its wishes with undo, its run as soon as it is planned, its keeping. */
 export class MonthDesk {
@@ -66,6 +68,7 @@ export class MonthDesk {
 	private channel: BroadcastChannel | undefined;
 	private remembering: ReturnType<typeof setTimeout> | undefined;
 	private recalled = false;
+	private changedAt = 0;
 
 	constructor(private input: DeskInput) {
 		this.history = $state.raw(begin(input.month));
@@ -148,7 +151,8 @@ export class MonthDesk {
 
 	/** Takes over the month as the server has it, unless something here is not kept yet; undo brings back what was shown. */
 	adopt(input: DeskInput): void {
-		if (!this.saver.settled) return;
+		const stale = input.revision < this.saver.baseRevision;
+		if (stale || !this.saver.settled) return;
 		const same = sameContent(input.month, this.month);
 		// A run that was asked for before is of a month that is no longer shown.
 		this.planner?.forget();
@@ -193,9 +197,17 @@ export class MonthDesk {
 		remember(this.id, { revision, saved, history: this.history });
 	}
 
-	/** Changes the month, plans it anew and keeps it; equal names in a row are undone together. */
+	/** Changes the month, plans it anew and keeps it; equal names in a row without a pause are undone together. */
 	change(content: Partial<KeptMonth>, name?: string): void {
+		const now = Date.now();
+		if (now - this.changedAt > pauseMs) this.endStep();
+		this.changedAt = now;
 		this.present(step(this.history, { ...this.month, ...content }, name));
+	}
+
+	/** Ends what is undone together: a field was left. */
+	endStep(): void {
+		if (this.history.last !== undefined) this.history = { ...this.history, last: undefined };
 	}
 
 	undo(): void {

@@ -52,6 +52,28 @@ describe('the desk', () => {
 		expect(idsOf(month)).toBe('a,c,b');
 	});
 
+	test('typing is undone together, but not across a field that was left or a pause', () => {
+		vi.useFakeTimers();
+		const month = desk(['a']);
+		const type = (title: string) => month.edit('a', { title });
+		const titles = () => {
+			const seen = [month.wishes[0]?.title];
+			while (month.canUndo) {
+				month.undo();
+				seen.push(month.wishes[0]?.title);
+			}
+			return seen;
+		};
+		['M', 'MA', 'MAY'].forEach(type);
+		month.endStep();
+		type('MAY D');
+		type('MAY DAYS');
+		vi.advanceTimersByTime(5000);
+		type('MAY');
+		expect(titles()).toEqual(['MAY', 'MAY DAYS', 'MAY', undefined]);
+		vi.useRealTimers();
+	});
+
 	test('adds a kind under an id that is free, chosen to be edited', () => {
 		const month = desk(['habits']);
 		month.add('habits');

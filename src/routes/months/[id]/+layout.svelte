@@ -31,7 +31,7 @@
 	}
 </script>
 
-<svelte:window onkeydown={pressed} />
+<svelte:window onkeydown={pressed} onfocusout={() => desk.endStep()} />
 
 {#if desk.trouble}
 	<p role="alert" class="bg-caution-ground px-5 py-2 print:hidden">{desk.trouble}</p>

@@ -45,7 +45,7 @@
 		paper
 	});
 	/** What is on the screen is what is printed, so it must be the newest. */
-	const version = $derived(desk.saver.baseRevision);
+	const revision = $derived(desk.saver.baseRevision);
 
 	onMount(() => {
 		const sheet = new CSSStyleSheet();
@@ -165,7 +165,7 @@
 				<li class="true-page" style="--page-width: {width}mm; --page-height: {height}mm">
 					<img
 						class="block h-auto w-full bg-print shadow-[0.1rem_0.15rem_0_var(--shadow)] print:shadow-none"
-						src="{pageFile(choice, number, 'svg').address}&v={version}"
+						src="{pageFile(choice, number, 'svg').address}&revision={revision}"
 						alt="Page {number}, as it is printed"
 					/>
 					<span class="text-sm text-ink-soft print:hidden">{number}</span>

@@ -1,0 +1,67 @@
+import axe from 'axe-core';
+import { expect, test } from 'vitest';
+import type { Page } from 'playwright';
+import { onStage } from './app';
+
+const stage = onStage();
+
+test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', async () => {
+	const { app, page } = stage();
+	const month = page.url();
+	await page.goto(`${app.address}/notebooks`);
+	const book = await page.getByRole('link', { name: 'Change' }).first().getAttribute('href');
+	const paths = [
+		month,
+		`${month}/kinds`,
+		`${month}/compare`,
+		`${month}/pages/64`,
+		`${month}/guide/64`,
+		`${month}/sheets`,
+		`${app.address}/notebooks`,
+		`${app.address}/notebooks/new`,
+		`${app.address}/notebooks/hand`,
+		`${app.address}/notebooks/lettering`,
+		`${app.address}/notebooks/printer`,
+		`${app.address}${book}`,
+		`${app.address}${book}/measure`,
+		`${app.address}/months`,
+		`${app.address}/welcome`,
+		`${app.address}/nowhere`
+	];
+	for (const path of paths) {
+		await page.goto(path, { waitUntil: 'networkidle' });
+		if (path === month) await page.getByTestId('wish-3').click();
+		if (path.endsWith('/pages/64')) {
+			await page.getByRole('button', { name: /^Add a cut/ }).click();
+			await page.getByRole('menuitem', { name: /^Window/ }).click();
+		}
+		// 200 % zoom of a 1280 × 800 window leaves 640 × 400; a tablet upright has 768 × 1024.
+		for (const [colorScheme, width, height] of [
+			['dark', 1280, 800],
+			['light', 1280, 800],
+			['light', 768, 1024],
+			['light', 640, 400]
+		] as const) {
+			await page.emulateMedia({ colorScheme });
+			await page.setViewportSize({ width, height });
+			expect(await violations(page), `${path} ${colorScheme} ${width}`).toEqual([]);
+			const wide = await page.evaluate(
+				() => document.documentElement.scrollWidth - document.documentElement.clientWidth
+			);
+			expect(wide, `${path} is too wide for ${width}`).toBeLessThanOrEqual(0);
+		}
+		await page.setViewportSize({ width: 1280, height: 800 });
+	}
+}, 180_000);
+
+/** What axe objects to on a page, in short. */
+async function violations(page: Page): Promise<string[]> {
+	await page.evaluate(axe.source);
+	return page.evaluate(async () => {
+		const { axe } = window;
+		const { violations } = await axe.run(document, { resultTypes: ['violations'] });
+		return violations.flatMap(({ id, nodes }) =>
+			nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`)
+		);
+	});
+}
