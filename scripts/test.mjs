@@ -20,7 +20,7 @@ const checks = [
 	counted('lint', ['eslint', '.']),
 	counted('format', ['prettier', '--check', '--log-level', 'warn', '.'])
 ];
-ensureBuilt();
+process.env.HORARIUM_BUILD = ensureBuilt();
 for (const check of checks) add(await check);
 add(vitest());
 

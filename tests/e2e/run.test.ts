@@ -50,7 +50,9 @@ describe('three ways to fit the month', () => {
 		expect(await way('Balanced').getAttribute('aria-checked')).toBe('true');
 		await way('Fewest pages').click();
 		await page.getByText(`${fewest} pages used`).waitFor();
-		await page.getByText('No run is better for this aim: that is proven.').waitFor();
+		await page
+			.getByText('Of all sizes tried, no run is better for this aim: that is proven.')
+			.waitFor();
 		await saved(page);
 		await undo();
 		await page.getByText(`${balanced} pages used`).waitFor();

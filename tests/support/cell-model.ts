@@ -33,9 +33,9 @@ export function cellModel(problem: Problem): string {
 		for (const cell of cells) byCell.set(cell, [...(byCell.get(cell) ?? []), name]);
 	for (const names of byCell.values()) if (names.length > 1) rows.push(`${sum(names)} <= 1`);
 
-	for (const [page, { obstacles }] of pages.entries()) {
+	for (const [page, { held = 0 }] of pages.entries()) {
 		const here = choices.filter((choice) => choice.pages.includes(page));
-		rows.push(`${sum(named(here))} <= ${8 - obstacles.length}`);
+		rows.push(`${sum(named(here))} <= ${8 - held}`);
 		for (const item of items.keys()) {
 			const own = named(here.filter((choice) => choice.item === item));
 			if (own.length > 0) rows.push(`${sum(own)} - used${page} <= 0`);

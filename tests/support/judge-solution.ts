@@ -8,7 +8,7 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 	const faults: string[] = [];
 	const { pages, items } = problem;
 	const squares = new Map<string, string>();
-	const wishesOn = pages.map(({ obstacles }) => obstacles.length);
+	const wishesOn = pages.map(({ held = 0 }) => held);
 	let last = problem.usedAnyway;
 	let price = 0;
 	const take = (who: string, page: number, x: number, y: number, w: number, h: number) => {

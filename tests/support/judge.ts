@@ -64,8 +64,9 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 					broken.push(`${other.wish} lies on the page kept for ${wish.id}`);
 		// What a person has sized by hand holds before the size that was asked for.
 		const size = wish?.pin?.w === undefined ? wish?.size : { w: wish.pin.w, h: wish.pin.h };
-		if (size && !filler && (left.rect.w !== size.w || left.rect.h !== size.h))
-			broken.push(`${block.wish} has not the size asked for`);
+		// Over the fold a size means rows.
+		const wrong = size && ((!right && left.rect.w !== size.w) || left.rect.h !== size.h);
+		if (wrong && !filler) broken.push(`${block.wish} has not the size asked for`);
 	}
 	for (const [page, count] of perPage)
 		if (count > 8) broken.push(`page ${page} holds ${count} wishes`);

@@ -117,6 +117,7 @@ export function smallProblem(seed: number): Problem {
 			options: left ? 0 : 1,
 			pair: left && index + 1 < count && chance(0.9) ? 0 : undefined,
 			obstacles: spoilt ? [{ x: whole(0, w - size.w), y: whole(0, height - size.h), ...size }] : [],
+			held: spoilt && chance(0.5) ? 1 : 0,
 			exclusive: chance(0.04) || undefined
 		};
 	});

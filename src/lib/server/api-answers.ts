@@ -1,3 +1,4 @@
+import { completed } from '$lib/core/catalogue';
 import { PackingCache, planRun, type Plan } from '$lib/core/fit';
 import { readJson, planSchema, runDocument, toPlan, type Fault } from '$lib/core/formats';
 import { pageGuide, sentenceOf } from '$lib/core/guide';
@@ -51,7 +52,8 @@ export async function answer({ route, body, query, plain }: ApiRequest): Promise
 	if (!document.ok) return faulty(document.faults);
 	const large: Fault | undefined = sizeFault(document.value.wishes);
 	if (large) return tooMuch(large);
-	const plan = toPlan(document.value);
+	// A request says what it wants; a file that was saved also says by its silence what was taken away.
+	const plan = toPlan({ ...document.value, wishes: document.value.wishes.map(completed) });
 	const cache = new PackingCache();
 	const run = planRun(plan, cache);
 	switch (route) {

@@ -1,6 +1,6 @@
 import { emptyRun, planOf, type Person, type Plan, type Run } from '$lib/core/fit';
 import type { Cut } from '$lib/core/cuts';
-import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
+import { freeAfter, plannablePages, withDrawn, type Notebook } from '$lib/core/paper';
 import type { MonthRecord } from './months';
 import type { Store } from './store';
 import { runApart, TooMuch } from './work';
@@ -48,9 +48,12 @@ export async function monthsInBook(
 	const placed: PlacedMonth[] = [];
 	let book = notebook;
 	let earlier: readonly Cut[] = [];
-	for (const record of await store.months.inNotebook(notebookId)) {
-		if (record.deleted) continue;
-		const kept = planOf(record, book, person);
+	const records = (await store.months.inNotebook(notebookId)).filter(({ deleted }) => !deleted);
+	for (const record of records) {
+		// What any other month has drawn is closed to this one, also what a later one has.
+		const others = records.filter((other) => other !== record);
+		const taken = others.flatMap(({ drawn }) => drawn?.pages ?? []);
+		const kept = planOf(record, withDrawn(book, taken), person);
 		const plan = earlier.length > 0 ? { ...kept, earlierCuts: earlier } : kept;
 		const done = await runOf(plan);
 		placed.push({ record, plan, ...done });

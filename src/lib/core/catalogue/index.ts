@@ -1,2 +1,3 @@
+export * from './completed';
 export * from './kinds';
 export * from './starting-set';

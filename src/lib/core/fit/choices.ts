@@ -30,10 +30,24 @@ export function settingOf(plan: Plan, wish: Wish): Setting {
 	};
 }
 
-/** Forms a wish may take: the one it names, or all of its kind, the liked one first. */
+/** What people write themselves; a form that has no place for it would drop it. */
+const written = ['items', 'columns', 'parts', 'goals', 'events', 'levels'] as const;
+
+/**
+ * Forms a wish may take: the one it names, or those of its kind that have a place for all that the person wrote
+ * otherwise than the kind starts with, the liked one first.
+ */
 export function formsOf(wish: Wish): Form[] {
-	const ids = wish.form ? [wish.form] : kindOf(wish).forms;
-	return ids.flatMap((id) => formById(id) ?? []);
+	const kind = kindOf(wish);
+	const ids = wish.form ? [wish.form] : kind.forms;
+	const forms = ids.flatMap((id) => formById(id) ?? []);
+	const own = written.filter(
+		(name) =>
+			(wish[name]?.length ?? 0) > 0 &&
+			JSON.stringify(wish[name]) !== JSON.stringify(kind.start[name])
+	);
+	const able = forms.filter(({ fields }) => own.every((name) => fields.includes(name)));
+	return able.length > 0 ? able : forms;
 }
 
 /** The wish's kind; plans are checked at the edge, so an unknown one is a fault of the program. */

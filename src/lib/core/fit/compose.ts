@@ -107,16 +107,19 @@ function sameRuling(a: Facts, b: Facts): boolean {
 
 /** Blocks that are in the book already, with their sums as they were. */
 function drawnBlocks(plan: Plan): Block[] {
-	return (plan.drawn?.blocks ?? []).flatMap(({ wish, form, pieces: [first, second] }): Block[] => {
+	return (plan.drawn?.blocks ?? []).flatMap((drawn): Block[] => {
+		const { wish, drawnWith, form } = drawn;
+		const [first, second] = drawn.pieces;
 		if (!first) return [];
 		const { gutter } = plan.notebook;
 		const room: Room = second
 			? { span: 'spread', left: sizeOf(first.rect), right: sizeOf(second.rect), gutter }
 			: { span: 'page', ...sizeOf(first.rect) };
 		const pieces: Pieces = second ? [first, second] : [first];
-		const answer = formById(form)?.layouts(settingOf(plan, wish), room);
+		const answer = formById(form)?.layouts(settingOf({ ...plan, ...drawnWith }, wish), room);
 		const { facts, why } = answer?.fits ? answer.layouts[0] : { facts: {}, why: [] };
-		return [{ wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why }];
+		const shown = { wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why };
+		return [drawnWith ? { ...shown, drawnWith } : shown];
 	});
 }
 

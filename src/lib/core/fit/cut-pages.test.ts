@@ -43,6 +43,23 @@ test('no block lies where its leaf is cut away, and every other rule holds as we
 	);
 });
 
+test('a page with a window in it is still written on: what is cut away is no wish', () => {
+	const cuts: Cut[] = [
+		{
+			id: 'w',
+			kind: 'window',
+			shape: 'octagon',
+			leaves: { first: 13, last: 13 },
+			rect: { x: 2, y: 2, w: 24, h: 20 }
+		}
+	];
+	const plan = planWith([{ id: 'notes', kind: 'notes', size: { w: 28, h: 12 } }], {
+		cuts,
+		notebook: { ...a5, freePages: [{ first: 13, last: 14 }] }
+	});
+	expect(planRun(plan).unplaced).toEqual([]);
+});
+
 test('a robot that only counts rules every page of a cut book, from corners that are there', () => {
 	fc.assert(
 		fc.property(anyPlan, anyCuts, (plan, cuts) => {

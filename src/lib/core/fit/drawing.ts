@@ -9,7 +9,7 @@ export function pieceMarks(plan: Plan, block: Block, page: number): Mark[] {
 	const piece = block.pieces[index];
 	const form = formById(block.form);
 	if (!piece || !form) return [];
-	const answer = form.layouts(settingOf(plan, block.as), block.room);
+	const answer = form.layouts(settingOf({ ...plan, ...block.drawnWith }, block.as), block.room);
 	if (!answer.fits) return [];
 	const marks = answer.layouts[0].marks()[index] ?? [];
 	return mergeMarks(marks.map((mark) => move(mark, piece.rect)));
@@ -26,7 +26,13 @@ export function blocksOn(run: Run, page: number): Block[] {
  */
 export function pageKey(plan: Plan, run: Run, page: number): string {
 	const { month, weekStart, hand, locale } = plan;
-	const blocks = blocksOn(run, page).map(({ as, form, room, pieces }) => [as, form, room, pieces]);
+	const blocks = blocksOn(run, page).map(({ as, drawnWith, form, room, pieces }) => [
+		as,
+		drawnWith,
+		form,
+		room,
+		pieces
+	]);
 	return JSON.stringify([month, weekStart, hand, locale, blocks]);
 }
 

@@ -28,7 +28,7 @@ const run = planRun(month);
 const placeOf = (of: Run, id: string) => of.blocks.find(({ wish }) => wish === id)?.pieces;
 const withDrawn = (plan: Plan, of: Run, pages: readonly number[]): Plan => ({
 	...plan,
-	drawn: pages.reduce((drawn, page) => drawPage(of, drawn, page), plan.drawn) ?? {
+	drawn: pages.reduce((drawn, page) => drawPage(plan, of, drawn, page), plan.drawn) ?? {
 		pages: [],
 		blocks: []
 	}
@@ -107,7 +107,7 @@ describe('what is drawn', () => {
 	});
 
 	test('is taken back page by page, with both pages of a spread', () => {
-		const drawn = drawPage(run, drawPage(run, undefined, 14), 13);
+		const drawn = drawPage(month, run, drawPage(month, run, undefined, 14), 13);
 		expect(drawn.pages).toEqual([13, 14, 15]);
 		const back = undrawPage(drawn, 15);
 		expect(back.pages).toEqual([13]);

@@ -39,7 +39,9 @@ export function swapSides(plan: Plan, run: Run, page: number): Wish[] {
 }
 
 /** What is drawn, with one page more: its blocks are kept as they are, on both pages of a spread. */
-export function drawPage(run: Run, drawn: Drawn | undefined, page: number): Drawn {
+export function drawPage(plan: Plan, run: Run, drawn: Drawn | undefined, page: number): Drawn {
+	const { month, weekStart, hand, locale } = plan;
+	const drawnWith = { month, weekStart, hand, locale };
 	const known = new Set(drawn?.pages);
 	const blocks = run.blocks.filter(
 		({ pieces }) =>
@@ -50,7 +52,7 @@ export function drawPage(run: Run, drawn: Drawn | undefined, page: number): Draw
 		pages: [...new Set([...known, ...pages])].sort((a, b) => a - b),
 		blocks: [
 			...(drawn?.blocks ?? []),
-			...blocks.map(({ as, form, pieces }) => ({ wish: as, form, pieces }))
+			...blocks.map(({ as, form, pieces }) => ({ wish: as, drawnWith, form, pieces }))
 		]
 	};
 }

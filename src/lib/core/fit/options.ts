@@ -65,15 +65,21 @@ export function pageChoices(
 
 /** Rows that a wish can take over a spread of two pages, all of whose width it uses. */
 export function spreadChoices(plan: Plan, wish: Wish, left: Size, right: Size): SpreadChoice[] {
-	if (wish.size || wish.side || wish.facing !== undefined) return [];
-	const room: Room = { span: 'spread', left, right, gutter: plan.notebook.gutter };
+	if (wish.side || wish.facing !== undefined) return [];
+	const { size } = wish;
+	// Over the fold a size means rows: the width is that of both pages.
+	if (size && (wish.span !== 'spread' || size.h > left.h || size.h > right.h)) return [];
+	if (size && size.w > left.w + right.w) return [];
+	const { gutter } = plan.notebook;
+	const rows = (page: Size) => (size ? { w: page.w, h: size.h } : page);
+	const room: Room = { span: 'spread', left: rows(left), right: rows(right), gutter };
 	const found = choicesIn(plan, wish, room).choices.flatMap((choice): SpreadChoice[] =>
 		choice.room.span === 'spread'
 			? [
 					{
-						left: choice.room.left.h,
-						right: choice.room.right.h,
-						choice,
+						left: size?.h ?? choice.room.left.h,
+						right: size?.h ?? choice.room.right.h,
+						choice: size ? { ...choice, room } : choice,
 						cost: rated(choice.discomfort)
 					}
 				]

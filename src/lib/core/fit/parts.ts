@@ -16,7 +16,8 @@ export interface Part {
 /** Parts of a wish in the order in which they stand; one for each week and page of weekly pages. */
 export function partsOf(plan: Plan, wish: Wish): Part[] {
 	const { weeks, ...one } = wish;
-	if (!weeks) return [{ wish, filler: isFiller(wish) }];
+	// Only weeks of a set take in days of others.
+	if (!weeks) return [{ wish: { ...one, folded: undefined }, filler: isFiller(wish) }];
 	const shape = monthShape(plan.month, plan.weekStart);
 	return weeklySet(shape, weeks.belong, weeks.short).flatMap(({ week, short, folded }): Part[] => {
 		const pages = short ? 1 : weeks.pagesPerWeek;

@@ -5,9 +5,14 @@ import type { Notebook, Rect, Page } from '../paper';
 import type { Facts, Room, Wish } from '../forms';
 import type { Aim } from './aims';
 
-/** A block that is in the book already, as it was drawn: no later change of its wish touches it. */
+/** What a page's names and counts followed from when it was drawn. */
+export type DrawnWith = Pick<Plan, 'month' | 'weekStart' | 'hand' | 'locale'>;
+
+/** A block that is in the book already, as it was drawn: no later change of its wish or of the plan touches it. */
 export interface DrawnBlock {
 	readonly wish: Wish;
+	/** Missing in what was drawn before this was kept: that is shown as the plan has it now. */
+	readonly drawnWith?: DrawnWith;
 	readonly form: string;
 	/** One piece, or two over a spread. */
 	readonly pieces: readonly Piece[];
@@ -52,6 +57,8 @@ export interface Block {
 	readonly wish: string;
 	/** The wish as this block is ruled: a week of a set, or as it was when it was drawn. */
 	readonly as: Wish;
+	/** Of a block that is drawn: what it was drawn with. */
+	readonly drawnWith?: DrawnWith;
 	readonly form: string;
 	readonly room: Room;
 	readonly pieces: Pieces;

@@ -38,6 +38,63 @@ describe('the run', () => {
 		);
 	});
 
+	test('uses what pins leave of a page, whole', () => {
+		const pins = [12, 13].map((page) => ({
+			id: `band ${page}`,
+			kind: 'notes',
+			pin: { page, x: 0, y: 0, w: 28, h: 6 }
+		}));
+		const run = planRun(
+			planWith([...pins, { id: 'sleep', kind: 'sleep' }], {
+				notebook: { ...a5, freePages: [{ first: 12, last: 13 }] }
+			})
+		);
+		expect(run.unplaced).toEqual([]);
+	});
+
+	test('a pin without a size takes what is free from there on', () => {
+		const left = { id: 'a', kind: 'notes', pin: { page: 12, x: 0, y: 0, w: 13, h: 40 } };
+		const right = { id: 'b', kind: 'brain-dump', pin: { page: 12, x: 14, y: 3 } };
+		for (const wishes of [
+			[left, right],
+			[{ ...left, pin: { page: 12, x: 14, y: 30, w: 14, h: 10 } }, right]
+		]) {
+			const run = planRun(planWith(wishes));
+			expect(run.unplaced).toEqual([]);
+			expect(run.blocks.find(({ wish }) => wish === 'b')?.pieces[0].rect).toMatchObject({
+				x: 14,
+				y: 3
+			});
+		}
+	});
+
+	test('a size over the fold means rows, and a refusal says how many there are', () => {
+		const calendar = (h: number) =>
+			planRun(
+				planWith([
+					{
+						id: 'c',
+						kind: 'month-calendar',
+						form: 'month-grid',
+						span: 'spread',
+						size: { w: 56, h }
+					}
+				])
+			);
+		expect(calendar(30).blocks[0]?.pieces.map(({ rect }) => rect.h)).toEqual([30, 30]);
+		expect(calendar(41).unplaced[0]?.reason).toBe(
+			'56 × 41 squares are wanted and two facing pages have 56 × 40'
+		);
+	});
+
+	test('what a person wrote is not dropped by another form', () => {
+		const spending = (columns: { name: string; width: number }[]) =>
+			planRun(planWith([{ id: 's', kind: 'spending', columns }]));
+		expect(spending([{ name: 'Shop', width: 60 }]).unplaced).toHaveLength(1);
+		expect(spending([{ name: 'Shop', width: 60 }]).unplaced[0]?.reason).toContain('60');
+		expect(spending([{ name: 'Shop', width: 6 }]).blocks[0]?.form).toBe('table');
+	});
+
 	test('puts a calendar over a left and a right page, and fills the page skipped for it', () => {
 		const run = planRun(
 			planWith([

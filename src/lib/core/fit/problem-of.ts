@@ -1,10 +1,11 @@
 import type { Room, Wish } from '../forms';
-import { overlaps, spreadOf, type Rect, type Size } from '../paper';
+import { overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
 import { pricesFor } from './aims';
 import { choicesIn, kindOf, type Choice } from './choices';
 import { pageChoices, spreadChoices, type PageChoice, type SpreadChoice } from './options';
 import { partsOf, type Part } from './parts';
 import type { Pieces, Plan } from './plan';
+import { emptyRects } from './space';
 import { facing, sheetsOf, usableSquares, within, type Sheet } from './sheets';
 import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from './solve';
 
@@ -130,11 +131,15 @@ function place(
 		return { part, choice, room, pieces };
 	}
 	if (pin.x === undefined || pin.y === undefined) return undefined;
-	const { number, columns, rows } = sheet.page;
-	const most = { w: columns - pin.x, h: rows - pin.y };
-	const wanted = { w: pin.w ?? wish.size?.w ?? most.w, h: pin.h ?? wish.size?.h ?? most.h };
-	if (wanted.w > most.w || wanted.h > most.h || wanted.w < 1 || wanted.h < 1) return undefined;
-	const [choice] = choicesIn(plan, wish, { span: 'page', ...wanted }).choices;
+	const { number } = sheet.page;
+	const asked = { w: pin.w ?? wish.size?.w, h: pin.h ?? wish.size?.h };
+	const [choice] = placesFrom(plan, sheet, { x: pin.x, y: pin.y }, fixed)
+		.flatMap((most) => {
+			const wanted = { w: asked.w ?? most.w, h: asked.h ?? most.h };
+			if (wanted.w > most.w || wanted.h > most.h) return [];
+			return choicesIn(plan, wish, { span: 'page', ...wanted }).choices.slice(0, 1);
+		})
+		.sort((a, b) => a.discomfort - b.discomfort);
 	if (choice?.room.span !== 'page') return undefined;
 	const size = {
 		w: pin.w ?? wish.size?.w ?? choice.room.w,
@@ -144,6 +149,37 @@ function place(
 	const cutAway = usableSquares(plan, number).lost.some((part) => overlaps(part, rect));
 	if (cutAway || !free(number, rect)) return undefined;
 	return { part, choice, room: { span: 'page', ...size }, pieces: [{ page: number, rect }] };
+}
+
+/** Sizes that are free from a dot on to the right and down, the largest first. */
+function placesFrom(plan: Plan, { page }: Sheet, { x, y }: Dot, fixed: readonly Fixed[]): Size[] {
+	const taken = [...rectsHeld(fixed, page.number), ...usableSquares(plan, page.number).lost];
+	return emptyRects({ w: page.columns, h: page.rows }, taken)
+		.filter((rect) => x >= rect.x && x < rect.x + rect.w && y >= rect.y && y < rect.y + rect.h)
+		.map((rect) => ({ w: rect.x + rect.w - x, h: rect.y + rect.h - y }));
+}
+
+/** More rooms than these are corners that another one nearly covers. */
+const mostRooms = 6;
+
+/** Sizes of the largest rectangles that what is held on a page leaves of it. */
+function roomsLeft({ page, rooms }: Sheet, fixed: readonly Fixed[]): Size[] {
+	const held = rectsHeld(fixed, page.number);
+	if (held.length === 0) return rooms.map(({ w, h }) => ({ w, h }));
+	const left = rooms.flatMap((room) =>
+		emptyRects(
+			room,
+			held.map((rect) => ({ ...rect, x: rect.x - room.x, y: rect.y - room.y }))
+		)
+	);
+	const sizes = new Map(left.map(({ w, h }) => [`${w} ${h}`, { w, h }]));
+	return [...sizes.values()].sort((a, b) => b.w * b.h - a.w * a.h).slice(0, mostRooms);
+}
+
+function rectsHeld(fixed: readonly Fixed[], page: number): Rect[] {
+	return fixed.flatMap(({ pieces }) =>
+		pieces.flatMap((piece) => (piece.page === page ? [piece.rect] : []))
+	);
 }
 
 /** How a wish is ruled over a spread in exactly so many rows, where it can be. */
@@ -175,19 +211,24 @@ function state(
 	impossible: readonly Part[]
 ): PlannedProblem {
 	const prices = pricesFor(plan.aim, free.length, sheets.length);
+	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
 	const sorts = new Sorts<{ rooms: readonly Size[]; side: Sheet['page']['side'] }>(
 		({ rooms, side }) => [...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : ''].join()
 	);
 	const pairs = new Sorts<[Size, Size]>((sizes) => sizes.map(({ w, h }) => `${w} ${h}`).join());
-	const alone = new Set(free.flatMap(({ wish }) => (wish.pin?.alone ? [wish.pin.page] : [])));
+	const alone = new Set(
+		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
+			pin?.alone ? [pin.page] : []
+		)
+	);
 	const pages = sheets.map((sheet, index): ProblemPage => {
 		const pair = facing(sheets, index);
 		const { side, number } = sheet.page;
 		return {
 			...sheet.size,
 			side,
-			options: sorts.of({ rooms: sheet.rooms, side }),
+			options: sorts.of({ rooms: roomsOf(sheet), side }),
 			pair: pair && pairs.of([pair[0].size, pair[1].size]),
 			obstacles: [
 				...sheet.lost,
@@ -197,6 +238,7 @@ function state(
 					)
 				)
 			],
+			held: fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number)).length,
 			exclusive: alone.has(number) || undefined
 		};
 	});

@@ -55,10 +55,14 @@ function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string 
 	const [pair] = pairs;
 	if (!pair) return 'two facing free pages are needed and there are none';
 	const [left, right] = pair;
+	const { size } = wish;
+	const most = { w: left.size.w + right.size.w, h: Math.min(left.size.h, right.size.h) };
+	if (size && (size.w > most.w || size.h > most.h))
+		return `${size.w} × ${size.h} squares are wanted and two facing pages have ${most.w} × ${most.h}`;
 	const misfit = choicesIn(plan, wish, {
 		span: 'spread',
-		left: left.size,
-		right: right.size,
+		left: size ? { ...left.size, h: size.h } : left.size,
+		right: size ? { ...right.size, h: size.h } : right.size,
 		gutter: plan.notebook.gutter
 	}).misfits[0];
 	if (misfit) return misfit.reason;

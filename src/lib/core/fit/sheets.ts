@@ -8,8 +8,8 @@ export interface Sheet {
 	/** Where that rectangle begins on the page. */
 	readonly origin: Dot;
 	readonly size: Size;
-	/** Sizes of the largest rectangles of usable squares. */
-	readonly rooms: readonly Size[];
+	/** The largest rectangles of usable squares, on the page. */
+	readonly rooms: readonly Rect[];
 	/** What is cut away or glued inside the rectangle, counted from its origin. */
 	readonly lost: readonly Rect[];
 }
@@ -52,7 +52,7 @@ function sheetOf(plan: Plan, page: Page): Sheet[] {
 			page,
 			origin: { x: left, y: top },
 			size,
-			rooms: rects.map(({ w, h }) => ({ w, h })),
+			rooms: rects,
 			lost: lost.flatMap((rect) => within(rect, { x: left, y: top }, size))
 		}
 	];

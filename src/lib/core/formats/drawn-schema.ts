@@ -1,5 +1,6 @@
 import { forms } from '../forms';
-import { list, missing, oneOf, record, whole } from './rules';
+import { handSchema, weekStartSchema } from './person-schema';
+import { list, missing, oneOf, record, whole, words } from './rules';
 import { wishSchema } from './wish-schema';
 
 const page = () => whole(1, 2000).required(missing);
@@ -13,8 +14,19 @@ const rect = record({
 
 const piece = record({ page: page(), rect }).required(missing);
 
+const drawnWith = record({
+	month: record({
+		year: whole(1900, 2200).required(missing),
+		month: whole(1, 12).required(missing)
+	}).required(missing),
+	weekStart: weekStartSchema.required(missing),
+	hand: handSchema,
+	locale: words(40).required(missing)
+});
+
 const block = record({
 	wish: wishSchema,
+	drawnWith: drawnWith.optional(),
 	form: oneOf(forms.map((form) => form.id)).required(missing),
 	pieces: list(piece, 1, 2).required(missing)
 }).required(missing);

@@ -6,4 +6,5 @@ export * from './run-document';
 export { mostImportBytes, readPlanFile, type PlanFile } from './plan-file';
 export { flag, measure, missing, oneOf, record, whole, words } from './rules';
 export { drawnSchema } from './drawn-schema';
+export { handSchema, weekStartSchema } from './person-schema';
 export { cutsFault, cutsSchema } from './cut-schema';

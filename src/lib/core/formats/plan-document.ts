@@ -8,7 +8,8 @@ import type { Notebook } from '../paper';
 import { cutsFault, cutsSchema } from './cut-schema';
 import { notebookSchema } from './notebook-schema';
 import { drawnSchema } from './drawn-schema';
-import { list, measure, missing, oneOf, record, shown, whole, words } from './rules';
+import { list, missing, oneOf, record, shown, whole, words } from './rules';
+import { handSchema, weekStartSchema } from './person-schema';
 import { wishSchema } from './wish-schema';
 
 export const planFormat = 'horarium/plan';
@@ -40,15 +41,7 @@ export const monthSchema = words(7).test('month', function (value) {
 	});
 });
 
-export const weekStartSchema = oneOf(['monday', 'sunday', 'saturday']);
 export const aimSchema = oneOf(['fewest-pages', 'balanced', 'roomiest']);
-
-export const handSchema = record({
-	lettersPerSquare: measure(0.2, 10, 'letters').default(defaultHand.lettersPerSquare),
-	figuresPerSquare: measure(0.2, 10, 'figures').default(defaultHand.figuresPerSquare),
-	letteringPerSquare: measure(0.1, 10, 'letters').default(defaultHand.letteringPerSquare),
-	lineHeight: whole(1, 4).default(defaultHand.lineHeight)
-}).default(defaultHand);
 
 /** Wishes of a month: at most 200, each with an id of its own. */
 export const wishesSchema = list(wishSchema, 0, mostWishes)

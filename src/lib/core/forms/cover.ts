@@ -92,7 +92,9 @@ export const cover: Form = {
 };
 
 function wordOf(setting: Setting): string {
-	return (setting.wish.title ?? monthName(setting.locale, setting.month)).toUpperCase();
+	return (setting.wish.title ?? monthName(setting.locale, setting.month)).toLocaleUpperCase(
+		setting.locale
+	);
 }
 
 function factsOf(setting: Setting, c: number, w: number): Facts {

@@ -114,6 +114,18 @@ export function freeAfter(notebook: Notebook, page: number): Notebook {
 	return { ...notebook, freePages };
 }
 
+/** The notebook with some pages closed because something is drawn on them. */
+export function withDrawn(notebook: Notebook, numbers: readonly number[]): Notebook {
+	if (numbers.length === 0) return notebook;
+	const drawn = new Set(numbers);
+	const others = notebook.pages?.filter(({ number }) => !drawn.has(number)) ?? [];
+	const closed = [...drawn].map((number) => {
+		const { columns, rows } = pageOf(notebook, number);
+		return { number, columns, rows, state: 'drawn' as const };
+	});
+	return { ...notebook, pages: [...others, ...closed] };
+}
+
 /** The whole grid of a page as a rectangle. */
 export function gridOf(page: Page): Rect {
 	return { x: 0, y: 0, w: page.columns, h: page.rows };

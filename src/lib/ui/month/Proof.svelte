@@ -7,8 +7,9 @@
 	const words = $derived.by(() => {
 		if (desk.planning) return 'Looking for a better run …';
 		if (desk.run.pages.length === 0) return '';
-		if (desk.run.optimal) return 'No run is better for this aim: that is proven.';
-		return `A better run may exist: by at most ${desk.run.bound} points of this aim.`;
+		if (desk.run.optimal)
+			return 'Of all sizes tried, no run is better for this aim: that is proven.';
+		return `Of the sizes tried, a better run may exist: by at most ${desk.run.bound} points of this aim.`;
 	});
 </script>
 

@@ -285,7 +285,7 @@ export class MonthDesk {
 	/** Marks a page as drawn in the book, or takes the mark away. */
 	setDrawn(page: number, drawn: boolean): void {
 		const known = this.month.drawn;
-		if (drawn) this.change({ drawn: drawPage(this.run, known, page) });
+		if (drawn) this.change({ drawn: drawPage(this.plan, this.run, known, page) });
 		else if (known) this.change({ drawn: undrawPage(known, page) });
 	}
 
@@ -350,11 +350,18 @@ export class MonthDesk {
 		return earlierCuts.length > 0 ? { ...plan, earlierCuts } : plan;
 	}
 
+	/** An id that nothing has or had: what is drawn or can be brought back keeps its own. */
 	private freeId(kindId: string): string {
-		const taken = this.wishes.map((wish) => wish.id);
-		if (!taken.includes(kindId)) return kindId;
+		const { past, present, future } = this.history;
+		const taken = new Set(
+			[...past, present, ...future].flatMap(({ wishes, drawn }) => [
+				...wishes.map(({ id }) => id),
+				...(drawn?.blocks.map(({ wish }) => wish.id) ?? [])
+			])
+		);
+		if (!taken.has(kindId)) return kindId;
 		let count = 2;
-		while (taken.includes(`${kindId}-${count}`)) count++;
+		while (taken.has(`${kindId}-${count}`)) count++;
 		return `${kindId}-${count}`;
 	}
 }

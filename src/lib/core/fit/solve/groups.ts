@@ -59,8 +59,8 @@ export class Groups {
 		this.pinned = pages.map((_, page) =>
 			[...items.keys()].filter((item) => items[item]?.page === page)
 		);
-		this.kinds = pages.map(({ w, h, options, exclusive, obstacles }, page) =>
-			JSON.stringify([w, h, options, exclusive ?? false, obstacles, this.boundTo(page)])
+		this.kinds = pages.map(({ w, h, options, exclusive, obstacles, held = 0 }, page) =>
+			JSON.stringify([w, h, options, exclusive ?? false, obstacles, held, this.boundTo(page)])
 		);
 	}
 
@@ -146,8 +146,8 @@ export class Groups {
 		const key = page * 1024 + top;
 		let region = this.regions.get(key);
 		if (!region) {
-			const { obstacles } = sheet;
-			region = regionOf(sheet, top, obstacles, obstacles.length + (top > 0 ? 1 : 0));
+			const { obstacles, held = 0 } = sheet;
+			region = regionOf(sheet, top, obstacles, held + (top > 0 ? 1 : 0));
 			this.regions.set(key, region);
 		}
 		return region;

@@ -21,6 +21,8 @@ export interface ProblemPage extends Size {
 	readonly pair?: number;
 	/** Rectangles that are taken already. */
 	readonly obstacles: readonly Rect[];
+	/** How many wishes are among these; the rest is cut away and counts for none. */
+	readonly held?: number;
 	/** Nothing but items that are bound to this page may lie on it. */
 	readonly exclusive?: boolean;
 }
