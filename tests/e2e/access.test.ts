@@ -50,6 +50,12 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 			);
 			expect(wide, `${path} is too wide for ${width}`).toBeLessThanOrEqual(0);
 		}
+		// A small phone: nothing runs out of the window (WCAG 2.2, 1.4.10).
+		await page.setViewportSize({ width: 320, height: 640 });
+		const wide = await page.evaluate(
+			() => document.documentElement.scrollWidth - document.documentElement.clientWidth
+		);
+		expect(wide, `${path} is too wide for 320`).toBeLessThanOrEqual(0);
 		await page.setViewportSize({ width: 1280, height: 800 });
 	}
 }, 180_000);

@@ -97,13 +97,16 @@ describe('lists are edited as lines', () => {
 		];
 		const text = 'Concertina\nFeed the dough / Dough (3 a week)\nOil (monthly)';
 		expect(itemLines.write(items)).toBe(text);
-		expect(itemLines.read(text, [])).toEqual(items);
-		expect(itemLines.read('  \n A/B \n\nWalk / ', [])).toEqual([{ name: 'A/B' }, { name: 'Walk' }]);
-		expect(itemLines.read('Rest (at last)', [])).toEqual([{ name: 'Rest (at last)' }]);
+		expect(itemLines.read(text, []).entries).toEqual(items);
+		expect(itemLines.read('  \n A/B \n\nWalk / ', []).entries).toEqual([
+			{ name: 'A/B' },
+			{ name: 'Walk' }
+		]);
+		expect(itemLines.read('Rest (at last)', []).entries).toEqual([{ name: 'Rest (at last)' }]);
 		const signed = [{ name: 'Oil', short: 'O', symbol: 'o' }];
-		expect(itemLines.read(itemLines.write(signed), [])).toEqual(signed);
+		expect(itemLines.read(itemLines.write(signed), []).entries).toEqual(signed);
 		const grouped = '# health\nWalk (20 a month)\nWater\n# home\nOven\n#\nLoose';
-		const read = itemLines.read(grouped, []);
+		const read = itemLines.read(grouped, []).entries;
 		expect(read.map(({ name, group, goal }) => [name, group, goal])).toEqual([
 			['Walk', 'health', 20],
 			['Water', 'health', undefined],
@@ -119,16 +122,32 @@ describe('lists are edited as lines', () => {
 			{ name: 'Note' },
 			{ name: 'Item', longest: 'Concertina reeds' }
 		];
-		expect(columnLines.read(columnLines.write(columns), [])).toEqual(columns);
+		expect(columnLines.read(columnLines.write(columns), []).entries).toEqual(columns);
 		const goals = [{ name: 'The slow reel', from: 3, to: 20, slack: 4 }];
 		expect(goalLines.write(goals)).toBe('The slow reel 3–20 +4');
-		expect(goalLines.read('The slow reel 3-20+4\nno days', [])).toEqual(goals);
+		expect(goalLines.read('The slow reel 3-20+4\nno days', []).entries).toEqual(goals);
 		const events = [
 			{ day: 12, time: '19:30', text: 'Choir' },
 			{ day: 3, text: 'Dry dock' }
 		];
-		expect(eventLines.read(eventLines.write(events), [])).toEqual(events);
-		expect(eventLines.read('32 never\n0 never\nsoon', [])).toEqual([]);
+		const lines = eventLines({ year: 2027, month: 5 }, 'de');
+		expect(lines.read(lines.write(events), [])).toEqual({ entries: events, unread: [] });
+		expect(lines.read('32 never\n0 never\nsoon', [])).toEqual({
+			entries: [],
+			unread: ['32 never', '0 never', 'soon']
+		});
+	});
+
+	test('a day is understood however people write it, and one of another month is not taken', () => {
+		const lines = eventLines({ year: 2027, month: 5 }, 'de');
+		const read = (line: string) => lines.read(line, []).entries[0];
+		expect(read('12.5. Zahnarzt')).toEqual({ day: 12, text: 'Zahnarzt' });
+		expect(read('12. Zahnarzt um neun')).toEqual({ day: 12, text: 'Zahnarzt um neun' });
+		expect(read('May 14 Party')).toEqual({ day: 14, text: 'Party' });
+		expect(read('14 Mai 20:00 Fest')).toEqual({ day: 14, time: '20:00', text: 'Fest' });
+		expect(read('3 Dry dock')).toEqual({ day: 3, text: 'Dry dock' });
+		expect(read('June 14 Party')).toBeUndefined();
+		expect(read('12.6. Zahnarzt')).toBeUndefined();
 	});
 });
 

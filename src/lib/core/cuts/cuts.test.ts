@@ -195,7 +195,7 @@ describe('any set of cuts', () => {
 				for (const { page } of right) {
 					for (const rect of seenRects(book, right, page)) {
 						expect(viewOf(book, right, page, rect)).toBe('whole');
-						const margin = book.marginsMm?.right ?? { x: 4, y: 5 };
+						const margin = { x: 4, y: 5, ...book.marginsMm?.right };
 						for (const [dx, dy] of [
 							[0.01, 0.01],
 							[rect.w - 0.01, rect.h - 0.01]

@@ -1,4 +1,4 @@
-import { marginMm, mostSquares, type Notebook } from '../paper';
+import { mostSquares, type Notebook } from '../paper';
 import { flag, list, measure, missing, oneOf, record, whole, words } from './rules';
 
 /** Highest page number; thicker books are not bound. */
@@ -20,13 +20,9 @@ const range = record({
 		});
 	});
 
-const point = () =>
-	record({ x: measure(-50, 500).required(missing), y: measure(-50, 500).required(missing) });
+const point = () => record({ x: measure(-50, 500), y: measure(-50, 500) });
 
-const margins = record({
-	left: point().required(missing),
-	right: point().required(missing)
-});
+const margins = record({ left: point().optional(), right: point().optional() });
 
 const exception = record({
 	number: page().required(missing),
@@ -77,16 +73,18 @@ export function gridFault(
 ): { field: 'columns' | 'rows'; message: string } | undefined {
 	const { pageMm, pitchMm, columns, rows } = notebook;
 	for (const side of ['left', 'right'] as const) {
-		const margin = notebook.marginsMm ? marginMm(notebook, side) : { x: 0, y: 0 };
-		const where = notebook.marginsMm ? ` after ${margin.x} mm on the ${side} page` : '';
-		const acrossMost = mostSquares(pageMm.width, pitchMm, Math.max(0, margin.x));
+		const measured = notebook.marginsMm?.[side];
+		const after = (mm: number | undefined) =>
+			mm === undefined ? '' : ` after ${mm} mm on the ${side} page`;
+		const where = after(measured?.x);
+		const acrossMost = mostSquares(pageMm.width, pitchMm, Math.max(0, measured?.x ?? 0));
 		if (columns > acrossMost)
 			return {
 				field: 'columns',
 				message: `${columns} squares of ${pitchMm} mm need ${round(columns * pitchMm)} mm${where} and the page is ${pageMm.width} mm wide: at most ${acrossMost} fit`
 			};
-		const top = notebook.marginsMm ? ` after ${margin.y} mm on the ${side} page` : '';
-		const downMost = mostSquares(pageMm.height, pitchMm, Math.max(0, margin.y));
+		const top = after(measured?.y);
+		const downMost = mostSquares(pageMm.height, pitchMm, Math.max(0, measured?.y ?? 0));
 		if (rows > downMost)
 			return {
 				field: 'rows',

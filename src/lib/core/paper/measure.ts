@@ -86,12 +86,14 @@ export function contradictions(notebook: Notebook): Contradiction[] {
 			['x', 'right'],
 			['y', 'lower']
 		] as const) {
-			const off = measured[axis] - far[axis];
+			const own = measured[axis];
+			if (own === undefined) continue;
+			const off = own - far[axis];
 			// Half a millimetre is what a ruler and an eye leave open.
 			if (Math.abs(off) > 0.5)
 				found.push({
 					severity: 'disagrees',
-					message: `On the ${side} page the last dot was measured ${mm(measured[axis])} from the ${edge} edge; by the other numbers it lies ${mm(far[axis])} from it: they disagree by ${mm(Math.abs(off))}.`
+					message: `On the ${side} page the last dot was measured ${mm(own)} from the ${edge} edge; by the other numbers it lies ${mm(far[axis])} from it: they disagree by ${mm(Math.abs(off))}.`
 				});
 		}
 	}

@@ -19,10 +19,10 @@ export interface PageException {
 	readonly state?: Exclude<PageState, 'free'>;
 }
 
-/** First dot's distance from that page's own left and top paper edge, in mm. */
+/** A dot's distances from two paper edges of its own page, in mm, as far as they were measured. */
 export interface MarginsMm {
-	readonly left: Dot;
-	readonly right: Dot;
+	readonly left?: Partial<Dot>;
+	readonly right?: Partial<Dot>;
 }
 
 /** A dot-grid notebook as measured. Counts are squares unless the name ends in `Mm`. */
@@ -35,6 +35,7 @@ export interface Notebook {
 	/** Squares that the fold counts as when a block is drawn across it (common practice: 2). */
 	readonly gutter: number;
 	readonly freePages: readonly PageRange[];
+	/** First dot's distance from that page's own left and top paper edge. */
 	readonly marginsMm?: MarginsMm;
 	/** Last dot's distance from that page's own right and lower paper edge, in mm: measured as a check. */
 	readonly farMarginsMm?: MarginsMm;
@@ -136,10 +137,11 @@ export function gridOf(page: Page): Rect {
  * until then the page minus the grid, halved.
  */
 export function marginMm(notebook: Notebook, side: Side): Dot {
-	if (notebook.marginsMm) return notebook.marginsMm[side];
+	const { pageMm, columns, rows, pitchMm } = notebook;
+	const measured = notebook.marginsMm?.[side];
 	return {
-		x: (notebook.pageMm.width - notebook.columns * notebook.pitchMm) / 2,
-		y: (notebook.pageMm.height - notebook.rows * notebook.pitchMm) / 2
+		x: measured?.x ?? (pageMm.width - columns * pitchMm) / 2,
+		y: measured?.y ?? (pageMm.height - rows * pitchMm) / 2
 	};
 }
 

@@ -95,7 +95,7 @@
 				</li>
 			{/each}
 		</ul>
-		{#each desk.plan.earlierCuts ?? [] as cut (cut)}
+		{#each desk.plan.earlierCuts ?? [] as cut, index (index)}
 			<p class="pb-2 text-ink-soft">{cutTitle(cut)}, cut by an earlier month</p>
 		{/each}
 		<DropdownMenu.Root>
@@ -121,7 +121,7 @@
 	{/if}
 	{#if advice.length > 0}
 		<ul class="flex flex-col gap-1 pt-3 text-sm" aria-label="What to know of the cuts">
-			{#each advice as { kind, text } (text)}
+			{#each advice as { kind, text }, index (index)}
 				<li
 					class="border-l-4 px-2 {kind === 'hidden' || kind === 'shows'
 						? 'border-hairline'

@@ -1,5 +1,5 @@
 <script lang="ts" generics="T extends string">
-	import { ToggleGroup } from 'bits-ui';
+	import { RadioGroup } from 'bits-ui';
 
 	interface Props {
 		label: string;
@@ -20,22 +20,21 @@
 
 <div class="flex flex-col gap-0.5">
 	<span id="{id}-label" class="text-sm text-ink-soft">{label}</span>
-	<ToggleGroup.Root
-		type="single"
+	<RadioGroup.Root
 		{value}
 		onValueChange={chosen}
 		aria-labelledby="{id}-label"
 		class="flex {rows ? 'flex-col' : 'flex-wrap'}"
 	>
 		{#each options as option (option.value)}
-			<ToggleGroup.Item
+			<RadioGroup.Item
 				value={option.value}
-				class="min-h-8 border border-ink-soft bg-field px-2.5 hover:bg-chosen data-[state=on]:bg-ink data-[state=on]:text-field {rows
+				class="min-h-8 border border-ink-soft bg-field px-2.5 hover:bg-chosen data-[state=checked]:bg-ink data-[state=checked]:text-field {rows
 					? '-mt-px text-left first:mt-0 first:rounded-t-[3px] last:rounded-b-[3px]'
 					: '-ml-px first:ml-0 first:rounded-l-[3px] last:rounded-r-[3px]'}"
 			>
 				{option.label}
-			</ToggleGroup.Item>
+			</RadioGroup.Item>
 		{/each}
-	</ToggleGroup.Root>
+	</RadioGroup.Root>
 </div>

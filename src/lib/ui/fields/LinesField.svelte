@@ -1,17 +1,33 @@
 <script lang="ts" generics="T">
 	import type { LineFormat } from '../month/field-lines';
+	import { keptText } from './kept-text';
 
 	interface Props {
 		label: string;
 		value: readonly T[];
 		format: LineFormat<T>;
+		/** Tells this field from all others: what is typed and not understood is kept under it. */
+		name: string;
+		/** So many entries make a value; with fewer, what is typed waits. */
+		least?: number;
 		onchange: (value: T[]) => void;
 	}
-	let { label, value, format, onchange }: Props = $props();
+	let { label, value, format, name, least = 0, onchange }: Props = $props();
 	const id = $props.id();
 
-	/** What is typed stands as typed while the field has the focus; the value holds what it means. */
+	/** What is typed stands as typed while the field has the focus, or as long as not all of it is understood. */
 	let typed = $state<string>();
+	const waiting = $derived(keptText(name));
+	const text = $derived(typed ?? waiting.read() ?? format.write(value));
+	const read = $derived(format.read(text, value));
+	const few = $derived(read.entries.length > 0 && read.entries.length < least);
+
+	function type(input: string) {
+		typed = input;
+		const { entries, unread } = format.read(input, value);
+		waiting.keep(unread.length > 0 || entries.length < least ? input : undefined);
+		onchange(entries);
+	}
 </script>
 
 <div class="flex flex-col gap-0.5">
@@ -19,11 +35,20 @@
 	<textarea
 		{id}
 		class="field font-hand text-lg leading-snug"
-		rows={Math.min(12, Math.max(3, value.length + 1))}
-		value={typed ?? format.write(value)}
-		oninput={(event) => {
-			typed = event.currentTarget.value;
-			onchange(format.read(typed, value));
-		}}
+		rows={Math.min(12, Math.max(3, value.length + read.unread.length + 1))}
+		value={text}
+		aria-invalid={read.unread.length > 0 ? 'true' : undefined}
+		aria-describedby={read.unread.length > 0 || few ? `${id}-unread` : undefined}
+		oninput={(event) => type(event.currentTarget.value)}
 		onblur={() => (typed = undefined)}></textarea>
+	{#if read.unread.length > 0}
+		<p id="{id}-unread" class="text-sm text-caution">
+			Not understood, and not on the page: {read.unread.map((line) => `“${line}”`).join(', ')}.
+			Write it as “{format.example}”.
+		</p>
+	{:else if few}
+		<p id="{id}-unread" class="text-sm text-caution">
+			{read.entries.length} of at least {least}: until then the page has its usual ones.
+		</p>
+	{/if}
 </div>

@@ -15,6 +15,8 @@
 		/** What is wrong with the value for reasons outside this field. */
 		fault?: string;
 		onchange: (value: number | undefined) => void;
+		/** Hears whether what stands in the field is no such number. */
+		onfault?: (wrong: boolean) => void;
 	}
 	let {
 		label,
@@ -26,7 +28,8 @@
 		placeholder,
 		optional = false,
 		fault,
-		onchange
+		onchange,
+		onfault
 	}: Props = $props();
 
 	const id = $props.id();
@@ -40,9 +43,11 @@
 	function typed(input: string) {
 		draft = input;
 		wrong = undefined;
-		if (input.trim() === '' && optional) return onchange(undefined);
+		const empty = input.trim() === '' && optional;
 		const read = parseNumber(input, { least, most, whole });
-		if (read.ok) onchange(read.value);
+		onfault?.(!empty && !read.ok);
+		if (empty) onchange(undefined);
+		else if (read.ok) onchange(read.value);
 		else wrong = read.message;
 	}
 
@@ -56,6 +61,7 @@
 		event.preventDefault();
 		draft = undefined;
 		wrong = undefined;
+		onfault?.(false);
 		onchange(Math.min(most, Math.max(least, (value ?? least - by) + by)));
 	}
 </script>

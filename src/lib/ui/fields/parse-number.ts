@@ -10,12 +10,18 @@ export interface Limits {
 	readonly whole: boolean;
 }
 
-/** Reads a number with a decimal point or comma. */
+const fractions: Readonly<Record<string, number>> = { '½': 0.5, '¼': 0.25, '¾': 0.75 };
+
+/** Reads a number with a decimal point or comma, or with a fraction ("4½"); a unit behind it is passed over. */
 export function parseNumber(text: string, { least, most, whole }: Limits): Typed {
 	const range = `${whole ? 'a whole number' : 'a number'} from ${least} to ${most}`;
 	const trimmed = text.trim();
-	if (!/^[-+]?\d+([.,]\d+)?$/.test(trimmed)) return { ok: false, message: `Type ${range}.` };
-	const value = Number(trimmed.replace(',', '.'));
+	const match = /^([-+]?\d*(?:[.,]\d+)?)\s*([½¼¾]?)\s*\p{L}*$/u.exec(trimmed);
+	const [, digits = '', fraction = ''] = match ?? [];
+	if (!match || (digits === '' && fraction === '')) return { ok: false, message: `Type ${range}.` };
+	const base = Number(digits.replace(',', '.'));
+	const value = base + (digits.startsWith('-') ? -1 : 1) * (fractions[fraction] ?? 0);
+	if (!Number.isFinite(value)) return { ok: false, message: `Type ${range}.` };
 	if (whole && !Number.isInteger(value)) return { ok: false, message: `Type ${range}.` };
 	if (value < least || value > most)
 		return { ok: false, message: `${trimmed} is out of range: type ${range}.` };

@@ -6,7 +6,7 @@
 </script>
 
 <p class="text-sm text-ink-soft" role="status" data-testid="save-state">
-	{#if keeper.faults.length > 0}Not saved until the marked number is put right
+	{#if !keeper.sound}Not saved until the marked number is put right
 	{:else if state.kind === 'saved'}Saved
 	{:else if state.kind === 'saving'}Saving …
 	{:else}Not saved{/if}

@@ -56,12 +56,12 @@ export class Keeping {
 			saver,
 			faulty: false
 		}));
-		const notebooks = [...this.notebooks].map(([id, { notebook, saver, faults }]) => ({
+		const notebooks = [...this.notebooks].map(([id, { notebook, saver, sound }]) => ({
 			path: `/app/notebooks/${id}`,
 			href: `/notebooks/${id}`,
 			name: notebook.name,
 			saver,
-			faulty: faults.length > 0
+			faulty: !sound
 		}));
 		const href = '/notebooks/hand';
 		const hand = [

@@ -1,3 +1,4 @@
+import { SvelteSet } from 'svelte/reactivity';
 import { checked, notebookSchema, type Fault } from '$lib/core/formats';
 import type { Notebook } from '$lib/core/paper';
 import { putChange } from '../send';
@@ -20,6 +21,9 @@ export class NotebookKeeper {
 	 */
 	faults = $state.raw<readonly Fault[]>([]);
 
+	/** Fields in which no such number stands; what stands there is not part of the notebook yet. */
+	private readonly marked = new SvelteSet<string>();
+
 	constructor(kept: KeptNotebook) {
 		this.notebook = $state.raw(kept.notebook);
 		this.saver = new Saver<Notebook>(
@@ -27,6 +31,22 @@ export class NotebookKeeper {
 			(revision, notebook) => putChange(`/app/notebooks/${kept.id}`, { revision, notebook }),
 			() => undefined
 		);
+	}
+
+	/** Whether all that stands in the fields is right. */
+	get sound(): boolean {
+		return this.faults.length === 0 && this.marked.size === 0;
+	}
+
+	/** Marks a field as wrong, or takes the mark away. */
+	mark(field: string, wrong: boolean): void {
+		if (wrong) this.marked.add(field);
+		else this.marked.delete(field);
+	}
+
+	/** Forgets the marks: the fields are gone. */
+	unmark(): void {
+		this.marked.clear();
 	}
 
 	change(part: Partial<Notebook>): void {
@@ -39,7 +59,7 @@ export class NotebookKeeper {
 	/** Takes over the notebook as the server has it, unless something here is not kept yet. */
 	adopt(kept: KeptNotebook): void {
 		const stale = kept.revision < this.saver.baseRevision;
-		if (stale || !this.saver.settled || this.faults.length > 0) return;
+		if (stale || !this.saver.settled || !this.sound) return;
 		this.notebook = kept.notebook;
 		this.saver.adopt(kept.revision);
 	}

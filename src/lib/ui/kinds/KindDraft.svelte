@@ -38,7 +38,9 @@
 	<h2 class="text-2xl">{name}</h2>
 	{#if answer?.fits}
 		<FormPicture layout={answer.layouts[0]} hand={plan.hand} label="{name} with these settings" />
-		{#each answer.layouts[0].why as sum (sum)}<p class="text-sm text-ink-soft">{sum}</p>{/each}
+		{#each answer.layouts[0].why as sum, index (index)}<p class="text-sm text-ink-soft">
+				{sum}
+			</p>{/each}
 	{:else if answer}
 		<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
 			{answer.misfit.reason}.
@@ -51,6 +53,8 @@
 			{wish}
 			{form}
 			facts={answer?.fits ? answer.layouts[0].facts : undefined}
+			{plan}
+			name="draft {wish.kind}"
 			onchange={(fields) => onchange({ ...wish, ...fields })}
 		/>
 	{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui';
 	import { kindById, kinds } from '$lib/core/catalogue';
+	import { focusOn } from '../focus';
 	import type { MonthDesk } from './month-desk.svelte';
 
 	let { desk }: { desk: MonthDesk } = $props();
@@ -9,20 +10,39 @@
 	const usual = ['cover', 'month-calendar', 'habits', 'mood', 'spending', 'brain-dump'].flatMap(
 		(id) => kindById(id) ?? []
 	);
+
+	/** What is added is opened, and is where the hand goes on. */
+	function add(kind: string) {
+		desk.add(kind);
+		added = true;
+	}
+
+	let added = false;
+
+	/** The menu gives the focus back to its button; the new wish's settings take it. */
+	function closed(event: Event) {
+		if (!added) return;
+		added = false;
+		event.preventDefault();
+		void import('./WishEditor.svelte').then(() =>
+			focusOn('[aria-label="Settings of this wish"] :is(input, textarea, button)')
+		);
+	}
 </script>
 
 <DropdownMenu.Root>
-	<DropdownMenu.Trigger class="button"
+	<DropdownMenu.Trigger class="button" data-testid="add-wish"
 		>Add a page <span aria-hidden="true">▾</span></DropdownMenu.Trigger
 	>
 	<DropdownMenu.Portal>
 		<DropdownMenu.Content
 			align="start"
-			class="z-40 w-80 border border-ink-soft bg-field py-1 shadow-md"
+			onCloseAutoFocus={closed}
+			class="z-40 w-80 max-w-[calc(100vw-1rem)] border border-ink-soft bg-field py-1 shadow-md"
 		>
 			{#each usual as kind (kind.id)}
 				<DropdownMenu.Item
-					onSelect={() => desk.add(kind.id)}
+					onSelect={() => add(kind.id)}
 					class="cursor-pointer px-3 py-1.5 data-highlighted:bg-chosen"
 				>
 					<span class="block font-serif text-lg leading-tight">{kind.name}</span>

@@ -81,7 +81,7 @@
 	{/if}
 	{#if notes.length > 0}
 		<ul class="list-disc pl-5 text-sm">
-			{#each notes as note (note)}<li>{note}</li>{/each}
+			{#each notes as note, index (index)}<li>{note}</li>{/each}
 		</ul>
 	{/if}
 </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ToggleGroup } from 'bits-ui';
+	import { RadioGroup } from 'bits-ui';
 	import type { Aim, Summary } from '$lib/core/fit';
 	import type { Size } from '$lib/core/paper';
 	import type { MonthDesk } from './month-desk.svelte';
@@ -29,8 +29,7 @@
 	}
 </script>
 
-<ToggleGroup.Root
-	type="single"
+<RadioGroup.Root
 	value={desk.month.aim}
 	onValueChange={choose}
 	aria-label="Three ways to fit the month"
@@ -39,9 +38,9 @@
 >
 	{#each aims as { value, label } (value)}
 		{@const summary = desk.suggestions.find(({ aim }) => aim === value)?.summary}
-		<ToggleGroup.Item
+		<RadioGroup.Item
 			{value}
-			class="flex flex-col items-start border-b-4 border-transparent px-3 py-1.5 text-left hover:bg-sheet data-[state=on]:border-calm data-[state=on]:bg-sheet"
+			class="flex flex-col items-start border-b-4 border-transparent px-3 py-1.5 text-left hover:bg-sheet data-[state=checked]:border-calm data-[state=checked]:bg-sheet"
 		>
 			<span class="flex flex-wrap items-baseline gap-x-2">
 				<span class="font-serif text-lg">{label}</span>
@@ -55,6 +54,6 @@
 			{#each linesOf(summary) as line, index (index)}
 				<span class="text-sm leading-snug text-ink-soft">{line}</span>
 			{/each}
-		</ToggleGroup.Item>
+		</RadioGroup.Item>
 	{/each}
-</ToggleGroup.Root>
+</RadioGroup.Root>

@@ -32,6 +32,8 @@
 			{wish}
 			{form}
 			facts={block?.facts}
+			plan={desk.plan}
+			name="{desk.id} {wish.id}"
 			untitled={wish.kind === 'cover' ? monthName(desk.plan.locale, desk.plan.month) : 'none'}
 			onchange={edit}
 		/>

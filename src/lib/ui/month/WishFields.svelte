@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Plan } from '$lib/core/fit';
 	import type { Facts, FieldName, Form, Marking, Span, Wish } from '$lib/core/forms';
 	import Choice from '../fields/Choice.svelte';
 	import LinesField from '../fields/LinesField.svelte';
@@ -14,9 +15,13 @@
 		facts: Facts | undefined;
 		/** Stands in the title field where there is no title. */
 		untitled?: string;
+		/** Whose month it is, and the language of its pages. */
+		plan: Pick<Plan, 'month' | 'locale'>;
+		/** Tells this wish from those of other months. */
+		name: string;
 		onchange: (fields: Partial<Wish>) => void;
 	}
-	let { wish, form, facts, untitled = 'none', onchange }: Props = $props();
+	let { wish, form, facts, untitled = 'none', plan, name: own, onchange }: Props = $props();
 	const id = $props.id();
 
 	const markings: { value: Marking; label: string }[] = [
@@ -87,6 +92,7 @@
 {#if has('items')}
 	<LinesField
 		label="Names, one a line (a shorter form after “ / ”, a sign after another, a rhythm as “(3 a week)”, a group as “# health”)"
+		name="{own} items"
 		value={wish.items ?? []}
 		format={itemLines}
 		onchange={(items) => onchange({ items })}
@@ -128,6 +134,7 @@
 {#if has('columns')}
 	<LinesField
 		label="Columns, one a line: “Item 6” squares wide, or “Item = the longest value”; ¤ becomes your currency"
+		name="{own} columns"
 		value={wish.columns ?? []}
 		format={columnLines}
 		onchange={(columns) => onchange({ columns })}
@@ -136,6 +143,7 @@
 {#if has('parts')}
 	<LinesField
 		label="Parts, one a line"
+		name="{own} parts"
 		value={wish.parts ?? []}
 		format={nameLines}
 		onchange={(parts) => onchange({ parts })}
@@ -144,8 +152,10 @@
 {#if has('levels')}
 	<LinesField
 		label="Key: 4 to 6 names, one a line"
+		name="{own} levels"
 		value={wish.levels ?? []}
 		format={nameLines}
+		least={4}
 		onchange={(levels) =>
 			levels.length <= 6 && onchange({ levels: levels.length < 4 ? undefined : levels })}
 	/>
@@ -153,6 +163,7 @@
 {#if has('goals')}
 	<LinesField
 		label="Goals, one a line: name, from–to, slack as +3"
+		name="{own} goals"
 		value={wish.goals ?? []}
 		format={goalLines}
 		onchange={(goals) => onchange({ goals })}
@@ -161,8 +172,9 @@
 {#if has('events')}
 	<LinesField
 		label="Events, one a line: day, time if any, what"
+		name="{own} events"
 		value={wish.events ?? []}
-		format={eventLines}
+		format={eventLines(plan.month, plan.locale)}
 		onchange={(events) => onchange({ events })}
 	/>
 {/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+	import { dragHandleZone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
 	import { calm } from '../shell/calm';
 	import type { MonthDesk } from './month-desk.svelte';
 	import WishRow from './WishRow.svelte';
@@ -24,7 +24,9 @@
 	const wishes = $derived(new Map(desk.wishes.map((wish) => [wish.id, wish])));
 
 	function consider(event: CustomEvent<DndEvent<Place>>) {
-		dragged = event.detail.items;
+		// By keyboard a drag ends with this; nothing is finalized after it.
+		const over = event.detail.info.trigger === TRIGGERS.DRAG_STOPPED;
+		dragged = over ? undefined : event.detail.items;
 	}
 
 	function finalize(event: CustomEvent<DndEvent<Place>>) {

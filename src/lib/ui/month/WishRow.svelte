@@ -2,6 +2,7 @@
 	import { dragHandle } from 'svelte-dnd-action';
 	import { kindById } from '$lib/core/catalogue';
 	import type { Wish } from '$lib/core/forms';
+	import { focusOn } from '../focus';
 	import { isTyping } from '../shell/keys';
 	import type { MonthDesk } from './month-desk.svelte';
 	import Remedies from './Remedies.svelte';
@@ -24,8 +25,18 @@
 			desk.move(wish.id, event.key === 'ArrowUp' ? -1 : 1);
 		} else if (event.key === 'Delete') {
 			event.preventDefault();
-			desk.remove(wish.id);
+			remove();
 		}
+	}
+
+	/** The focus goes to the neighbour. */
+	function remove() {
+		desk.remove(wish.id);
+		void focusOn(
+			`[data-testid="wish-${index}"]`,
+			`[data-testid="wish-${index - 1}"]`,
+			'[data-testid="add-wish"]'
+		);
 	}
 </script>
 
@@ -62,7 +73,7 @@
 					{blocks.length === 1 ? 'block' : 'blocks'} on {new Set(numbers).size} pages</span
 				>
 			{/if}
-			{#each block.why as sum (sum)}
+			{#each block.why as sum, index (index)}
 				<span class="text-sm text-ink-soft">{sum}</span>
 			{/each}
 		{/if}
@@ -72,10 +83,8 @@
 			>
 		{/each}
 	</button>
-	<button
-		class="button button-quiet min-h-9 text-sm"
-		aria-label="Remove {name}"
-		onclick={() => desk.remove(wish.id)}>Remove</button
+	<button class="button button-quiet min-h-9 text-sm" aria-label="Remove {name}" onclick={remove}
+		>Remove</button
 	>
 </div>
 {#if missing.length > 0}

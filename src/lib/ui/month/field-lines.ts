@@ -1,10 +1,18 @@
 import type { Column, Goal, Item, PlannedEvent, Rhythm } from '$lib/core/forms';
+import { daysIn, monthName, type YearMonth } from '$lib/core/month';
+
+/** What a text of lines says: its entries, and the lines that cannot be understood. */
+export interface ReadLines<T> {
+	readonly entries: T[];
+	readonly unread: readonly string[];
+}
 
 /** Lists as one edits them, one entry a line, and the entries that such a text names. */
 export interface LineFormat<T> {
 	readonly write: (entries: readonly T[]) => string;
-	/** Lines that name nothing are left out. */
-	readonly read: (text: string, before: readonly T[]) => T[];
+	readonly read: (text: string, before: readonly T[]) => ReadLines<T>;
+	/** A line as it is understood. */
+	readonly example: string;
 }
 
 function linesOf(text: string): string[] {
@@ -15,17 +23,26 @@ function linesOf(text: string): string[] {
 }
 
 function listOf<T>(
+	example: string,
 	write: (entry: T) => string,
 	read: (line: string, before: readonly T[]) => T | undefined
 ): LineFormat<T> {
 	return {
+		example,
 		write: (entries) => entries.map(write).join('\n'),
-		read: (text, before) => linesOf(text).flatMap((line) => read(line, before) ?? [])
+		read: (text, before) => {
+			const lines = linesOf(text).map((line) => ({ line, entry: read(line, before) }));
+			return {
+				entries: lines.flatMap(({ entry }) => (entry === undefined ? [] : [entry])),
+				unread: lines.flatMap(({ line, entry }) => (entry === undefined ? [line] : []))
+			};
+		}
 	};
 }
 
 /** Plain names. */
 export const nameLines: LineFormat<string> = listOf(
+	'Home',
 	(name) => name,
 	(line) => line
 );
@@ -67,15 +84,19 @@ export const itemLines: LineFormat<Item> = {
 			.join('\n'),
 	read: (text, before) => {
 		let group: string | undefined;
-		return linesOf(text).flatMap((line): Item[] => {
+		const unread: string[] = [];
+		const entries = linesOf(text).flatMap((line): Item[] => {
 			if (line.startsWith('#')) {
 				group = line.slice(1).trim() || undefined;
 				return [];
 			}
 			const item = readItem(line, before);
+			if (!item) unread.push(line);
 			return item ? [{ ...item, group }] : [];
 		});
-	}
+		return { entries, unread };
+	},
+	example: 'Feed the dough / Dough (3 a week)'
 };
 
 function writeItem(item: Item): string {
@@ -108,6 +129,7 @@ function readItem(line: string, before: readonly Item[]): Item | undefined {
  * expected, from which the width follows; or the name alone.
  */
 export const columnLines: LineFormat<Column> = listOf(
+	'Item 6',
 	({ name, width, longest }) =>
 		longest ? `${name} = ${longest}` : width === undefined ? name : `${name} ${width}`,
 	(line) => {
@@ -125,6 +147,7 @@ function day(text: string | undefined): number {
 
 /** Goals: "Learn the reel 3–20 +4": from day to day, then days of slack. */
 export const goalLines: LineFormat<Goal> = listOf(
+	'Learn the reel 3–20 +4',
 	({ name, from, to, slack }) => `${name} ${from}–${to}${slack ? ` +${slack}` : ''}`,
 	(line) => {
 		const match = /^(.*\S)\s+(\d{1,2})\s*[–-]\s*(\d{1,2})(?:\s*\+(\d{1,2}))?$/.exec(line);
@@ -139,12 +162,41 @@ export const goalLines: LineFormat<Goal> = listOf(
 	}
 );
 
-/** Events: "12 19:30 Choir": the day, a time if there is one, and what it is. */
-export const eventLines: LineFormat<PlannedEvent> = listOf(
-	({ day, time, text }) => [day, time, text].filter(Boolean).join(' '),
-	(line) => {
-		const match = /^(\d{1,2})\.?\s+(?:(\d{1,2}:\d{2})\s+)?(.+)$/.exec(line);
-		if (!match?.[3] || Number(match[1]) < 1 || Number(match[1]) > 31) return undefined;
-		return { day: Number(match[1]), time: match[2], text: match[3].slice(0, 300) };
-	}
-);
+/**
+ * Events of a month: "12 19:30 Choir": the day, a time if there is one, and what it is. The day may also come as
+ * "12.", "12.5.", "May 12" or "12 May", in English or in the language of the pages; of another month it is not read.
+ */
+export function eventLines(month: YearMonth, locale: string): LineFormat<PlannedEvent> {
+	const names = [...new Set(['en', locale])].flatMap((language) => [
+		monthName(language, month),
+		monthName(language, month, 'short')
+	]);
+	const known = new Set(names.map((name) => bare(name, locale)));
+	return listOf(
+		'12 19:30 Choir',
+		({ day, time, text }) => [day, time, text].filter(Boolean).join(' '),
+		(line) => {
+			const match =
+				/^(?:(\p{L}+\.?)\s+)?(\d{1,2})(?:\.(\d{1,2})\.?|\.)?\s+(?:(\p{L}+\.?)\s+(?=\S))?(?:(\d{1,2}[:.]\d{2})\s+)?(.+)$/u.exec(
+					line
+				);
+			if (!match) return undefined;
+			const [, before, day, number, after, time, rest = ''] = match;
+			if (before !== undefined && !known.has(bare(before, locale))) return undefined;
+			if (number !== undefined && Number(number) !== month.month) return undefined;
+			if (Number(day) < 1 || Number(day) > daysIn(month)) return undefined;
+			// A word after the day that is no month begins what happens.
+			const named = after === undefined || known.has(bare(after, locale));
+			const text = named ? rest : `${after} ${time === undefined ? '' : `${time} `}${rest}`;
+			return {
+				day: Number(day),
+				time: named ? time?.replace('.', ':') : undefined,
+				text: text.slice(0, 300)
+			};
+		}
+	);
+}
+
+function bare(name: string, locale: string): string {
+	return name.replace(/\.$/, '').toLocaleLowerCase(locale);
+}

@@ -116,6 +116,8 @@ export class MonthDesk {
 	open(reload: () => Promise<unknown>): () => void {
 		this.planner = new Planner(
 			(plan, run, final) => {
+				// What is still being looked for a place is not lost: the last run stays until a better one is known.
+				if (!final && run.unplaced.length > this.run.unplaced.length) return;
 				this.plan = plan;
 				this.run = run;
 				this.planning = !final;

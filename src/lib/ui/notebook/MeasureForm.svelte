@@ -24,6 +24,7 @@
 		<div class="flex flex-wrap gap-x-5 gap-y-3">
 			<NumberField
 				label="Page width"
+				onfault={(wrong) => keeper.mark('Page width', wrong)}
 				value={notebook.pageMm.width}
 				least={20}
 				most={1000}
@@ -33,6 +34,7 @@
 			/>
 			<NumberField
 				label="Page height"
+				onfault={(wrong) => keeper.mark('Page height', wrong)}
 				value={notebook.pageMm.height}
 				least={20}
 				most={1000}
@@ -42,6 +44,7 @@
 			/>
 			<NumberField
 				label="Squares across"
+				onfault={(wrong) => keeper.mark('Squares across', wrong)}
 				value={notebook.columns}
 				least={1}
 				most={200}
@@ -49,6 +52,7 @@
 			/>
 			<NumberField
 				label="Squares down"
+				onfault={(wrong) => keeper.mark('Squares down', wrong)}
 				value={notebook.rows}
 				least={1}
 				most={300}
@@ -71,7 +75,9 @@
 						whole={false}
 						unit="mm"
 						placeholder="not yet"
-						onchange={(value) => value !== undefined && keeper.change(measure.set(value))}
+						optional={measure.optional}
+						onfault={(wrong) => keeper.mark(measure.letter, wrong)}
+						onchange={(value) => keeper.change(measure.set(value))}
 					/>
 				</li>
 			{/each}
@@ -107,7 +113,7 @@
 				{/each}
 			{/snippet}
 		</NotebookPicture>
-		{#each found as { severity, message } (message)}
+		{#each found as { severity, message }, index (index)}
 			<p role="status" class="border-l-4 border-caution bg-caution-ground px-3 py-2">
 				<strong
 					>{severity === 'impossible' ? 'That cannot be.' : 'Measured twice, two answers.'}</strong

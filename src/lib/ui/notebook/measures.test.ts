@@ -16,20 +16,18 @@ test('each letter stands once, and nothing counts as measured before it was', ()
 	expect(byLetter('A').value).toBe(100);
 });
 
-test('measuring one margin keeps the others as they are', () => {
+test('what was not measured is not kept as if it were, and a measure can be forgotten', () => {
 	const notebook = { ...a5, ...byLetter('D').set(9) };
-	expect(notebook.marginsMm).toEqual({ left: { x: 4, y: 5 }, right: { x: 9, y: 5 } });
+	expect(notebook.marginsMm).toEqual({ right: { x: 9 } });
 	const both = { ...notebook, ...byLetter('C', notebook).set(7) };
-	expect(both.marginsMm).toEqual({ left: { x: 4, y: 7 }, right: { x: 9, y: 5 } });
+	expect(both.marginsMm).toEqual({ left: { y: 7 }, right: { x: 9 } });
+	expect(byLetter('D', both).set(undefined).marginsMm).toEqual({ left: { y: 7 }, right: {} });
 	expect(geometryOf(both).registerMm).toEqual({ x: 5, y: -2 });
 });
 
 test('the length of 20 squares sets the pitch; the last dots are kept as a check', () => {
 	expect(byLetter('A').set(99)).toEqual({ pitchMm: 4.95 });
-	expect(byLetter('G').set(6).farMarginsMm).toEqual({
-		left: { x: 4, y: 5 },
-		right: { x: 6, y: 5 }
-	});
+	expect(byLetter('G').set(6).farMarginsMm).toEqual({ right: { x: 6 } });
 });
 
 test('a measure is drawn from the paper’s edge to the dot it is about', () => {

@@ -1,11 +1,4 @@
-import {
-	farMarginMm,
-	marginMm,
-	type Dot,
-	type MarginsMm,
-	type Notebook,
-	type Side
-} from '$lib/core/paper';
+import { farMarginMm, marginMm, type Dot, type Notebook, type Side } from '$lib/core/paper';
 
 /** Something to lay a ruler on. */
 export interface Measure {
@@ -21,24 +14,23 @@ export interface Measure {
 	readonly value: number | undefined;
 	readonly least: number;
 	readonly most: number;
-	readonly set: (value: number) => Partial<Notebook>;
+	/** Without a value it is forgotten; the pitch cannot be. */
+	readonly set: (value: number | undefined) => Partial<Notebook>;
+	readonly optional: boolean;
 }
 
 type Kept = 'marginsMm' | 'farMarginsMm';
 
+/** One margin measured, or forgotten again; what was never measured stays open. */
 function withMargin(
 	notebook: Notebook,
 	name: Kept,
 	side: Side,
 	axis: 'x' | 'y',
-	value: number
+	value: number | undefined
 ): Partial<Notebook> {
-	const nearOrFar = name === 'marginsMm' ? marginMm : farMarginMm;
-	const before: MarginsMm = notebook[name] ?? {
-		left: nearOrFar(notebook, 'left'),
-		right: nearOrFar(notebook, 'right')
-	};
-	return { [name]: { ...before, [side]: { ...before[side], [axis]: value } } };
+	const before = notebook[name];
+	return { [name]: { ...before, [side]: { ...before?.[side], [axis]: value } } };
 }
 
 /** All lengths to measure, in the order in which one lays the ruler; the last two are a check. */
@@ -55,9 +47,10 @@ export function measuresOf(notebook: Notebook): Measure[] {
 				from: { x: -margin.x / pitchMm, y: 3 },
 				to: { x: 0, y: 3 },
 				tag: { x: 1.4, y: 3 },
-				value: notebook.marginsMm?.[page].x,
+				value: notebook.marginsMm?.[page]?.x,
 				least: -10,
 				most: pageMm.width,
+				optional: true,
 				set: (value) => withMargin(notebook, 'marginsMm', page, 'x', value)
 			},
 			{
@@ -67,9 +60,10 @@ export function measuresOf(notebook: Notebook): Measure[] {
 				from: { x: 5, y: -margin.y / pitchMm },
 				to: { x: 5, y: 0 },
 				tag: { x: 5, y: 1.4 },
-				value: notebook.marginsMm?.[page].y,
+				value: notebook.marginsMm?.[page]?.y,
 				least: -10,
 				most: pageMm.height,
+				optional: true,
 				set: (value) => withMargin(notebook, 'marginsMm', page, 'y', value)
 			}
 		];
@@ -83,9 +77,10 @@ export function measuresOf(notebook: Notebook): Measure[] {
 			from: { x: columns, y: 24 },
 			to: { x: columns + far.x / pitchMm, y: 24 },
 			tag: { x: columns - 1.4, y: 24 },
-			value: notebook.farMarginsMm?.[page].x,
+			value: notebook.farMarginsMm?.[page]?.x,
 			least: -10,
 			most: pageMm.width,
+			optional: true,
 			set: (value) => withMargin(notebook, 'farMarginsMm', page, 'x', value)
 		};
 	});
@@ -99,7 +94,8 @@ export function measuresOf(notebook: Notebook): Measure[] {
 		value: pitchMm * 20,
 		least: 20,
 		most: 1000,
-		set: (value) => ({ pitchMm: value / 20 })
+		optional: false,
+		set: (value) => (value === undefined ? {} : { pitchMm: value / 20 })
 	};
 	return [pitch, ...margins, ...checks];
 }

@@ -88,7 +88,7 @@
 		<div role="alert" class="mt-3 bg-caution-ground px-3 py-2">
 			<p>Nothing was taken from this file:</p>
 			<ul class="list-disc pl-5">
-				{#each reasons as reason (reason)}<li>{reason}</li>{/each}
+				{#each reasons as reason, index (index)}<li>{reason}</li>{/each}
 			</ul>
 		</div>
 	{/if}

@@ -60,7 +60,7 @@
 	class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-hairline bg-sheet px-5 py-1.5 print:hidden"
 >
 	<a href="/" class="font-serif text-2xl italic">Horarium</a>
-	<nav aria-label="Screens" class="flex gap-1">
+	<nav aria-label="Screens" class="flex flex-wrap gap-1">
 		{#each places as place (place.name)}
 			<a
 				href={place.href}
@@ -71,7 +71,7 @@
 			>
 		{/each}
 	</nav>
-	<div class="ml-auto flex items-center gap-2">
+	<div class="ml-auto flex flex-wrap items-center gap-2">
 		{#if current}
 			<DropdownMenu.Root>
 				<DropdownMenu.Trigger class="button button-quiet font-serif text-lg">

@@ -30,7 +30,7 @@
 	<Dialog.Portal>
 		<Dialog.Overlay class="fixed inset-0 z-40 bg-ink/30" />
 		<Dialog.Content
-			class="fixed top-1/2 left-1/2 z-50 w-[28rem] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 border border-ink-soft bg-sheet p-6"
+			class="fixed top-1/2 left-1/2 z-50 w-[28rem] max-h-[92dvh] max-w-[92vw] -translate-x-1/2 -translate-y-1/2 border border-ink-soft overflow-auto bg-sheet p-6"
 		>
 			<Dialog.Title class="mb-3 font-serif text-2xl">Keys</Dialog.Title>
 			<dl class="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">

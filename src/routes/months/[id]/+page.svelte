@@ -19,10 +19,10 @@
 
 <svelte:head><title>{title} · Horarium</title></svelte:head>
 
-<main id="main" class="grid flex-1 md:grid-cols-[minmax(17rem,25rem)_1fr]">
+<main id="main" class="grid flex-1 md:grid-cols-[minmax(17rem,25rem)_1fr] print:block">
 	<section
 		aria-label="What the month should hold"
-		class="flex flex-col border-r border-hairline bg-sheet px-5 py-4"
+		class="flex min-w-0 flex-col border-r border-hairline bg-sheet px-5 py-4 print:hidden"
 	>
 		<h1 class="text-3xl">{title}</h1>
 		<MonthSettings {desk} />
@@ -36,15 +36,18 @@
 	</section>
 	<section
 		aria-label="The run of pages"
-		class="flex min-w-0 flex-col gap-5 px-5 py-5 md:sticky md:top-0 md:max-h-dvh md:self-start md:overflow-auto lg:px-7"
+		class="flex min-w-0 flex-col gap-5 px-5 py-5 md:sticky md:top-0 md:max-h-dvh md:self-start md:overflow-auto lg:px-7 print:static print:max-h-none print:overflow-visible print:p-0"
 	>
-		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
-			<div class="min-w-60 flex-1"><PagesMeter {desk} /></div>
+		<p class="hidden font-serif text-2xl print:block">{title}</p>
+		<div class="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 print:hidden">
+			<div class="min-w-0 flex-1 basis-60"><PagesMeter {desk} /></div>
 			<a class="button" href="/months/{desk.id}/compare">Compare</a>
 			<a class="button" href="/months/{desk.id}/sheets">Print and save</a>
 		</div>
-		<Suggestions {desk} />
-		<Proof {desk} />
+		<div class="flex flex-col gap-5 print:hidden">
+			<Suggestions {desk} />
+			<Proof {desk} />
+		</div>
 		{#if lost > 0}
 			<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
 				{lost === 1 ? 'One wish has' : `${lost} wishes have`} no place in the free pages. The list on

@@ -72,7 +72,7 @@
 				hand={data.person.hand}
 				label="“{word}” in drawn letters"
 			/>
-			{#each drawn.layouts[0].why as sum (sum)}<p>{sum}</p>{/each}
+			{#each drawn.layouts[0].why as sum, index (index)}<p>{sum}</p>{/each}
 		{:else if drawn}
 			<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
 				{drawn.misfit.reason}.
@@ -117,7 +117,7 @@
 				hand={data.person.hand}
 				label="The quote as it will be written"
 			/>
-			{#each written.layouts[0].why as sum (sum)}<p>{sum}</p>{/each}
+			{#each written.layouts[0].why as sum, index (index)}<p>{sum}</p>{/each}
 		{:else if written}
 			<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
 				{written.misfit.reason}.

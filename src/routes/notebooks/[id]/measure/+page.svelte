@@ -13,6 +13,16 @@
 		const { record } = data;
 		untrack(() => (keeper = keeping.notebook(record, make)));
 	});
+
+	/** What is wrong is put right first. */
+	function done(event: MouseEvent) {
+		if (keeper.sound) return;
+		event.preventDefault();
+		document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+	}
+
+	// What stood wrong in a field is gone with it.
+	$effect(() => () => keeper.unmark());
 </script>
 
 <svelte:head><title>Measure {keeper.notebook.name} · Horarium</title></svelte:head>
@@ -21,7 +31,7 @@
 	<div class="flex flex-wrap items-baseline gap-4">
 		<h1 class="text-3xl">Measure {keeper.notebook.name}</h1>
 		<NotebookState {keeper} />
-		<a class="button ml-auto" href="/notebooks/{data.record.id}">Done</a>
+		<a class="button ml-auto" href="/notebooks/{data.record.id}" onclick={done}>Done</a>
 	</div>
 	<MeasureForm {keeper} />
 </main>

@@ -93,12 +93,15 @@
 
 <main
 	id="main"
-	class="grid min-h-0 flex-1 gap-6 px-5 py-3 {following
+	class="grid min-h-0 flex-1 gap-6 px-5 py-3 print:block print:p-0 {following
 		? 'lg:grid-cols-[1fr_1fr]'
 		: 'lg:grid-cols-[1fr_27rem]'}"
 >
 	{#if open && guide}
-		<section aria-label="The step on the page" class="min-w-0 self-start lg:sticky lg:top-3">
+		<section
+			aria-label="The step on the page"
+			class="min-w-0 self-start lg:sticky lg:top-3 print:static"
+		>
 			<div class="mx-auto max-w-[calc((100dvh-6rem)*1.42)]">
 				<SpreadPicture
 					plan={desk.plan}
@@ -140,7 +143,7 @@
 				<div class="my-2 border-l-4 border-caution bg-caution-ground px-3 py-2">
 					<h2 class="text-lg">Cut first</h2>
 					<ul class="list-disc pl-5 text-sm">
-						{#each guide.cuts as cut (cut)}<li>{cut}</li>{/each}
+						{#each guide.cuts as cut, index (index)}<li>{cut}</li>{/each}
 						<li>Dots keep the numbers that they had before the cut.</li>
 					</ul>
 				</div>
@@ -210,7 +213,7 @@
 			{#if guide.checks.length > 0}
 				<h2 class="pt-5 pb-1 text-xl">Look it over</h2>
 				<ul class="list-disc pl-6">
-					{#each guide.checks as check (check)}<li>{check}</li>{/each}
+					{#each guide.checks as check, index (index)}<li>{check}</li>{/each}
 				</ul>
 			{/if}
 			{#if steps.length > 0}

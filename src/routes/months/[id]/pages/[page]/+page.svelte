@@ -104,7 +104,7 @@
 			<ZoomPane label="Picture of the spread">
 				{#snippet beside()}
 					<p
-						class="ml-auto min-w-72 flex-1 text-right leading-tight"
+						class="ml-auto min-w-0 flex-1 basis-72 text-right leading-tight"
 						aria-live={move.moving || counted?.byKey ? 'polite' : 'off'}
 					>
 						{#if move.moving}
@@ -173,7 +173,7 @@
 								<span class="font-serif text-lg">{name}</span>
 								<span class="text-sm text-ink-soft">p. {pages}</span>
 							</span>
-							{#each why as sum (sum)}
+							{#each why as sum, index (index)}
 								<span class="block text-sm text-ink-soft">{sum}</span>
 							{/each}
 						</button>
