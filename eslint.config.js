@@ -12,6 +12,21 @@ const closed = {
 	ui: ['server']
 };
 
+/** Folders of core in the order in which the data flows: none imports from one that comes after it. */
+const order = [
+	'month',
+	'paper',
+	'hand',
+	'draw',
+	'cuts',
+	'forms',
+	'catalogue',
+	'fit',
+	'guide',
+	'render',
+	'formats'
+];
+
 /** Import patterns for a folder, relative and through the $lib alias. */
 const patterns = (/** @type {string[]} */ folders) =>
 	folders.flatMap((name) => [`$lib/${name}`, `$lib/${name}/*`, `**/${name}/*`]);
@@ -52,6 +67,34 @@ export default ts.config(
 									}
 								]
 							: [])
+					]
+				}
+			]
+		}
+	})),
+	...order.slice(0, -1).map((folder, at) => ({
+		files: [`src/lib/core/${folder}/**/*.ts`],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					patterns: [
+						{
+							group: order
+								.slice(at + 1)
+								.flatMap((name) => [
+									`../${name}`,
+									`../${name}/*`,
+									`../../${name}`,
+									`../../${name}/*`
+								]),
+							message: `${folder} comes before this folder.`
+						},
+						{
+							group: ['$lib/*', '$app/*', 'svelte', 'svelte/*', 'kysely', 'bits-ui'],
+							message: 'core is free of interface, framework and database.'
+						}
 					]
 				}
 			]

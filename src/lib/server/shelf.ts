@@ -10,6 +10,8 @@ export interface PlacedMonth {
 	readonly record: MonthRecord;
 	readonly plan: Plan;
 	readonly run: Run;
+	/** The month after this one in the book, and the page on which it begins. */
+	readonly next?: { readonly month: string; readonly first: number };
 	/** Why the run is none: planning it takes longer than one request may take. */
 	readonly trouble?: string;
 }
@@ -74,7 +76,13 @@ export async function placedMonth(
 	const kept = record && !record.deleted && (await store.notebooks.find(record.notebookId));
 	if (!kept) return undefined;
 	const placed = await monthsInBook(store, kept.id, kept.notebook, person);
-	return placed.find((month) => month.record.id === id);
+	const at = placed.findIndex((month) => month.record.id === id);
+	const month = placed[at];
+	const after = placed[at + 1];
+	const first = after?.run.pages[0]?.number;
+	return month && after && first !== undefined
+		? { ...month, next: { month: after.record.month, first } }
+		: month;
 }
 
 /** How many pages of a book are free after its planned months. */

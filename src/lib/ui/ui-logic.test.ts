@@ -33,22 +33,23 @@ describe('number fields', () => {
 });
 
 describe('what moved', () => {
-	const wishes = ['a', 'b', 'c'].map((id) => ({ id, kind: 'cover', form: 'cover' }));
+	const whole = { kind: 'notes', size: { w: 28, h: 40 } };
+	const wishes = ['a', 'b', 'c'].map((id) => ({ id, ...whole }));
 	const before = planRun(planWith(wishes));
 
 	test('is told by the wish, not by its number in the run', () => {
 		const moved = planRun(planWith([...wishes.slice(1), ...wishes.slice(0, 1)]));
 		expect(movedBlocks(before, moved)).toHaveLength(3);
 		expect(movedBlocks(before, before)).toEqual([]);
-		expect(movedBlocks(before, planRun(planWith([...wishes, { id: 'd', kind: 'cover' }])))).toEqual(
-			[]
-		);
+		expect(movedBlocks(before, planRun(planWith([...wishes, { id: 'd', ...whole }])))).toEqual([]);
 	});
 });
 
 describe('a comparison', () => {
 	test('waits for what is not known yet, and counts pages that are left', () => {
-		const summary = summaryOf(planRun(planWith([{ id: 'a', kind: 'cover', form: 'cover' }])));
+		const summary = summaryOf(
+			planRun(planWith([{ id: 'a', kind: 'notes', size: { w: 28, h: 40 } }]))
+		);
 		const lines = compareLines([{ summary, free: 10 }, undefined]);
 		const valuesOf = (label: string) => lines.find((line) => line.label === label)?.values;
 		expect(valuesOf('Free pages left after it')).toEqual(['9', undefined]);

@@ -28,6 +28,8 @@ export interface Kind {
 	readonly filler?: boolean;
 	/** The side of the spread it is liked on. */
 	readonly likes?: Side;
+	/** Over a spread it is liked alone. */
+	readonly ownSpread?: boolean;
 	/** What a new wish of this kind starts with. */
 	readonly start: Omit<Wish, 'id' | 'kind'>;
 }
@@ -42,7 +44,7 @@ function kind(
 	about: string,
 	forms: Forms,
 	start: Start = {},
-	more: Partial<Pick<Kind, 'importance' | 'filler' | 'likes'>> = {}
+	more: Partial<Pick<Kind, 'importance' | 'filler' | 'likes' | 'ownSpread'>> = {}
 ): Kind {
 	return { id, name, purpose, about, forms, importance: 'want', start, ...more };
 }
@@ -85,7 +87,7 @@ export const kinds: readonly Kind[] = [
 		'Every day of the month at a glance, with room for events.',
 		['month-grid', 'six-column-grid', 'weekday-rows', 'month-list', 'mini-calendar'],
 		{ span: 'spread' },
-		{ importance: 'must' }
+		{ importance: 'must', ownSpread: true }
 	),
 	kind(
 		'plan',

@@ -11,8 +11,12 @@ export interface Prices {
 	readonly must: number;
 }
 
-/** Worst discomfort of one block. */
-export const worst = 100;
+/** Worst discomfort that a form gives a block. */
+export const worstForm = 100;
+/** What it costs where something else shares the spread of a block that is liked alone there. */
+export const shared = 60;
+/** Worst that one block can cost in comfort. */
+export const worst = worstForm + shared;
 
 /**
  * Prices for so many blocks on so many pages. Musts left out come first, then wants; then, for fewest

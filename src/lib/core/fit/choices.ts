@@ -10,6 +10,7 @@ import {
 	type Wish
 } from '../forms';
 import { monthShape } from '../month';
+import { worstForm } from './aims';
 import type { Plan } from './plan';
 
 /** What a form other than the kind's own costs in comfort: more than two pages saved are worth. */
@@ -85,7 +86,7 @@ export function choicesIn(
 				choices.push({
 					form,
 					...layout,
-					discomfort: Math.min(100, layout.discomfort + (index > 0 ? otherForm : 0))
+					discomfort: Math.min(worstForm, layout.discomfort + (index > 0 ? otherForm : 0))
 				});
 	});
 	return { choices: choices.sort((a, b) => a.discomfort - b.discomfort), misfits };

@@ -2,14 +2,14 @@ import type { Room, Wish } from '../forms';
 import type { Side, Size } from '../paper';
 import { choicesIn, kindOf, type Choice } from './choices';
 import type { Plan } from './plan';
-import { worst } from './aims';
+import { shared, worst } from './aims';
 
 /** Discomfort is told in steps of so much: finer ones would only make planning slower. */
 const step = 5;
 /** What it costs to be squeezed into half a page, or a quarter: there is less to write on. */
 const halved = 10;
-/** What it costs to stand on the page that the kind does not like. */
-const disliked = 5;
+/** What it costs to stand on the page that the kind does not like: more than a page saved is worth. */
+const disliked = 45;
 const mostOptions = 8;
 
 /** A choice for planning: a size on one page, or rows on both pages of a spread, and its discomfort. */
@@ -21,6 +21,18 @@ export interface SpreadChoice {
 	readonly cost: number;
 }
 
+/** What matters of a page besides its rooms. */
+export interface PageSort {
+	readonly side: Side;
+	/** The left page that the month's cover is to face. */
+	readonly beforeCover: boolean;
+}
+
+/** Before the cover stands only what faces it: a quote, a picture, or what a person put there. */
+function mayFaceCover(wish: Wish): boolean {
+	return kindOf(wish).purpose === 'open' || wish.pin !== undefined || wish.facing !== undefined;
+}
+
 /**
  * Sizes that a wish can take on a page of this side, in any of its rooms (one, unless its leaf is cut): what
  * its forms offer on the whole room, on half of it and on a quarter. None is both larger and less comfortable
@@ -30,9 +42,10 @@ export function pageChoices(
 	plan: Plan,
 	wish: Wish,
 	rooms: readonly Size[],
-	side: Side
+	{ side, beforeCover }: PageSort
 ): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
+	if (beforeCover && !mayFaceCover(wish)) return [];
 	const extra = kindOf(wish).likes && kindOf(wish).likes !== side ? disliked : 0;
 	const found: PageChoice[] = [];
 	const offer = (room: Size, more: number) => {
@@ -73,18 +86,17 @@ export function spreadChoices(plan: Plan, wish: Wish, left: Size, right: Size): 
 	const { gutter } = plan.notebook;
 	const rows = (page: Size) => (size ? { w: page.w, h: size.h } : page);
 	const room: Room = { span: 'spread', left: rows(left), right: rows(right), gutter };
-	const found = choicesIn(plan, wish, room).choices.flatMap((choice): SpreadChoice[] =>
-		choice.room.span === 'spread'
-			? [
-					{
-						left: size?.h ?? choice.room.left.h,
-						right: size?.h ?? choice.room.right.h,
-						choice: size ? { ...choice, room } : choice,
-						cost: rated(choice.discomfort)
-					}
-				]
-			: []
-	);
+	const found = choicesIn(plan, wish, room).choices.flatMap((choice): SpreadChoice[] => {
+		if (choice.room.span !== 'spread') return [];
+		const rows = { left: size?.h ?? choice.room.left.h, right: size?.h ?? choice.room.right.h };
+		const own = { choice: size ? { ...choice, room } : choice, cost: rated(choice.discomfort) };
+		if (plan.aim === 'fewest-pages' || !kindOf(wish).ownSpread) return [{ ...rows, ...own }];
+		// Alone it takes both pages to their end; anything beside or below it has a price.
+		return [
+			{ left: left.h, right: right.h, ...own },
+			{ ...rows, ...own, cost: own.cost + shared }
+		];
+	});
 	return few(
 		found,
 		(a, b) => a.left <= b.left && a.right <= b.right,

@@ -95,18 +95,20 @@ describe('the run', () => {
 		expect(spending([{ name: 'Shop', width: 6 }]).blocks[0]?.form).toBe('table');
 	});
 
-	test('puts a calendar over a left and a right page, and fills the page skipped for it', () => {
+	test('puts a calendar over a left and a right page of its own, and a quote facing the cover', () => {
 		const run = planRun(
 			planWith([
 				{ id: 'cover', kind: 'cover' },
 				{ id: 'calendar', kind: 'month-calendar', span: 'spread' },
-				{ id: 'dump', kind: 'brain-dump' }
+				{ id: 'dump', kind: 'brain-dump' },
+				{ id: 'quote', kind: 'quote' }
 			])
 		);
 		expect(pagesOf(run, 'cover')).toEqual([13]);
 		expect(pagesOf(run, 'calendar')).toEqual([14, 15]);
-		expect(pagesOf(run, 'dump')).toEqual([12]);
-		expect(run.pagesUsed).toBe(4);
+		expect(pagesOf(run, 'quote')).toEqual([12]);
+		expect(pagesOf(run, 'dump')).toEqual([16]);
+		expect(run.pagesUsed).toBe(5);
 		expect(pageMarks(planWith([]), run, 99)).toEqual([]);
 	});
 
@@ -245,6 +247,7 @@ test('what finds no place comes with changes that give it one', () => {
 
 test('a run that cannot be better says so', () => {
 	const run = planRun(planWith([{ id: 'a', kind: 'cover' }]));
-	expect(run).toMatchObject({ optimal: true, bound: 0, pagesUsed: 1 });
+	// The cover stands on the right, and the page it faces stays free.
+	expect(run).toMatchObject({ optimal: true, bound: 0, pagesUsed: 2 });
 	expect(planRun(planWith([]))).toMatchObject({ optimal: true, bound: 0, pagesUsed: 0 });
 });

@@ -2,7 +2,13 @@ import type { Room, Wish } from '../forms';
 import { overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
 import { pricesFor } from './aims';
 import { choicesIn, kindOf, type Choice } from './choices';
-import { pageChoices, spreadChoices, type PageChoice, type SpreadChoice } from './options';
+import {
+	pageChoices,
+	spreadChoices,
+	type PageChoice,
+	type PageSort,
+	type SpreadChoice
+} from './options';
 import { partsOf, type Part } from './parts';
 import type { Pieces, Plan } from './plan';
 import { emptyRects } from './space';
@@ -92,7 +98,8 @@ function onlyOverSpread(
 ): boolean {
 	const sheet = sheets[index];
 	if (!sheet || !facing(sheets, index) || wish.pin?.alone) return false;
-	return pageChoices(plan, wish, sheet.rooms, sheet.page.side).length === 0;
+	const { side } = sheet.page;
+	return pageChoices(plan, wish, sheet.rooms, { side, beforeCover: false }).length === 0;
 }
 
 /** A part at the place where it is pinned, or over the spread that begins on its page. */
@@ -118,8 +125,10 @@ function place(
 		const below = ({ size, origin }: Sheet) => ({ w: size.w, h: size.h - (y - origin.y) });
 		const options = spreadChoices(plan, wish, below(left), below(right));
 		const choice =
-			(options.find(({ left }) => left === pin.h) ?? (pin.h === undefined ? options[0] : undefined))
-				?.choice ?? spreadOfHeight(plan, wish, below(left), below(right), pin.h);
+			(
+				options.find(({ choice: { room } }) => room.span === 'spread' && room.left.h === pin.h) ??
+				(pin.h === undefined ? options[0] : undefined)
+			)?.choice ?? spreadOfHeight(plan, wish, below(left), below(right), pin.h);
 		if (choice?.room.span !== 'spread') return undefined;
 		const { room } = choice;
 		const pieces: Pieces = [
@@ -157,6 +166,12 @@ function placesFrom(plan: Plan, { page }: Sheet, { x, y }: Dot, fixed: readonly 
 	return emptyRects({ w: page.columns, h: page.rows }, taken)
 		.filter((rect) => x >= rect.x && x < rect.x + rect.w && y >= rect.y && y < rect.y + rect.h)
 		.map((rect) => ({ w: rect.x + rect.w - x, h: rect.y + rect.h - y }));
+}
+
+/** Whether the month begins with what is liked on a right page. */
+function opensWithCover(free: readonly Part[]): boolean {
+	const first = free.find(({ filler }) => !filler);
+	return first !== undefined && !first.wish.pin && kindOf(first.wish).likes === 'right';
 }
 
 /** More rooms than these are corners that another one nearly covers. */
@@ -213,9 +228,10 @@ function state(
 	const prices = pricesFor(plan.aim, free.length, sheets.length);
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
-	const sorts = new Sorts<{ rooms: readonly Size[]; side: Sheet['page']['side'] }>(
-		({ rooms, side }) => [...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : ''].join()
+	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(({ rooms, side, beforeCover }) =>
+		[...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : '', beforeCover].join()
 	);
+	const opens = opensWithCover(free);
 	const pairs = new Sorts<[Size, Size]>((sizes) => sizes.map(({ w, h }) => `${w} ${h}`).join());
 	const alone = new Set(
 		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
@@ -228,7 +244,11 @@ function state(
 		return {
 			...sheet.size,
 			side,
-			options: sorts.of({ rooms: roomsOf(sheet), side }),
+			options: sorts.of({
+				rooms: roomsOf(sheet),
+				side,
+				beforeCover: opens && index === 0 && side === 'left'
+			}),
 			pair: pair && pairs.of([pair[0].size, pair[1].size]),
 			obstacles: [
 				...sheet.lost,
@@ -245,7 +265,7 @@ function state(
 	const faced = facingPairs(free);
 	const items = free.map((part): PlannedItem => ({
 		part,
-		pageChoices: sorts.all.map(({ rooms, side }) => pageChoices(plan, part.wish, rooms, side)),
+		pageChoices: sorts.all.map(({ rooms, ...sort }) => pageChoices(plan, part.wish, rooms, sort)),
 		spreadChoices: pairs.all.map(([left, right]) =>
 			part.wish.pin || faced.some((pair) => pair.includes(part))
 				? []

@@ -56,7 +56,9 @@ export function sectionsOf(run: Run): Section[] {
 			sections[sections.length - 1] = { ...last, last: number };
 		else if (purpose !== undefined) {
 			const name = purposes.find(({ id }) => id === purpose)?.name ?? purpose;
-			sections.push({ purpose, name, first: number, last: number });
+			// A page left free before the cover belongs to the opening.
+			const first = last ? number : (run.pages[0]?.number ?? number);
+			sections.push({ purpose, name, first, last: number });
 		}
 	}
 	return sections;

@@ -1,4 +1,4 @@
-import { frame, move, type Mark, type TintMark } from '../draw';
+import { frame, move, text, type Mark, type TintMark } from '../draw';
 import { fitLettering, letters } from '../hand';
 import { monthName } from '../month';
 import type { Size } from '../paper';
@@ -12,13 +12,15 @@ import {
 	type Setting
 } from './form';
 import { miniMonthMarks, miniMonthSize } from './mini-month';
-import { letteringMarks } from './title-band';
+import { drawnLetters } from './title-band';
 
 /** Rows around the title: one above, up to six for the letters, one below. */
 const letterRows = 6;
 const titleBand = letterRows + 2;
 const gap = 1;
 const leastArt = 3;
+/** Narrower letters are written and not drawn. */
+const leastLetter = 2;
 
 function leastSize(setting: Setting) {
 	const mini = miniMonthSize(setting, 1, false);
@@ -121,7 +123,15 @@ function titleSums(setting: Setting, w: number): string[] {
 }
 
 function titleOf(setting: Setting, w: number): Mark[] {
-	return letteringMarks(wordOf(setting), { x: 0, y: 1, w, h: letterRows });
+	const word = wordOf(setting);
+	const drawn = letters(word);
+	// A cover's word may spread over the whole width.
+	const fit = [false, true]
+		.flatMap((tight) => fitLettering(drawn.length, w, letterRows, tight) ?? [])
+		.find(({ letter }) => letter >= leastLetter);
+	if (!fit) return [text(word, { x: 0, y: 1, w, h: letterRows }, 'hand')];
+	const y = 1 + Math.floor((letterRows - fit.letter) / 2);
+	return drawnLetters(drawn, fit, { x: 0, y, w, h: fit.letter });
 }
 
 /** The place of the picture between two rows. */

@@ -33,10 +33,15 @@ function cellHeights(
 	return [most, ...lower];
 }
 
-/** Cells are sized by the busiest day; an event without a row costs comfort. */
+/** Cells lower than this are too low to write events into. */
+const writableCell = 4;
+
+/** Cells are sized by the busiest day; an event without a row costs comfort, and so do cells that are low. */
 function comfortOf(setting: Setting, cell: Size): number {
 	const unfit = unfitEvents(setting, cell.h).length;
-	return Math.min(100, cellDiscomfort(Math.min(cell.w, cell.h)) + 5 * Math.min(6, unfit));
+	const low = cell.h >= writableCell ? 0 : cell.h === leastCell ? 70 : 100;
+	const small = cellDiscomfort(Math.min(cell.w, cell.h)) + 5 * Math.min(6, unfit);
+	return Math.min(100, Math.max(low, small));
 }
 
 /** Events that found no row stand in the outer side column of the right page, if that is asked for. */

@@ -1,9 +1,9 @@
 import { line, text, type Mark } from '../draw';
-import { fitLettering, letters } from '../hand';
+import { letters, type Lettering } from '../hand';
 import type { Rect } from '../paper';
 import type { Setting } from './form';
 
-/** Height of a page title: 1 square above the letters, 2 for them, 1 below (common practice: 4). */
+/** Height of a page title: 3 squares for the letters, 1 below (common practice: 4). */
 export const titleHeight = 4;
 
 /** Squares the wish's title takes at the top of its block: 4, 1 where it must, or 0 where it has none. */
@@ -11,16 +11,12 @@ export function titleRows(setting: Setting): number {
 	return setting.wish.title ? (setting.titleRows ?? titleHeight) : 0;
 }
 
-/**
- * Drawn letters, each in a box of its own, centred in a rectangle. Where not even letters of two
- * squares fit, the word is written in one piece instead of drawn.
- */
-export function letteringMarks(word: string, rect: Rect): Mark[] {
-	const drawn = letters(word);
-	const spaced = fitLettering(drawn.length, rect.w, rect.h);
-	const fit =
-		spaced && spaced.letter >= 2 ? spaced : fitLettering(drawn.length, rect.w, rect.h, true);
-	if (!fit || fit.letter < 2) return [text(word, rect, 'hand')];
+/** A title's drawn letters: so wide and high, with this gap (common practice). */
+const titleLetter = { w: 2, h: 3 };
+const naturalGap = 1;
+
+/** Letters of a word where a lettering puts them, each in a box of its own as high as the rectangle. */
+export function drawnLetters(drawn: readonly string[], fit: Lettering, rect: Rect): Mark[] {
 	return drawn.flatMap((letter, index) =>
 		letter === ' '
 			? []
@@ -29,9 +25,9 @@ export function letteringMarks(word: string, rect: Rect): Mark[] {
 						letter,
 						{
 							x: rect.x + fit.margin + index * (fit.letter + fit.gap),
-							y: rect.y + Math.floor((rect.h - fit.letter) / 2),
+							y: rect.y,
 							w: fit.letter,
-							h: fit.letter
+							h: rect.h
 						},
 						'lettering'
 					)
@@ -39,16 +35,31 @@ export function letteringMarks(word: string, rect: Rect): Mark[] {
 	);
 }
 
+/**
+ * A title's letters, centred in a rectangle with natural gaps, never stretched to its edges. Where they do not fit
+ * they go without gaps; where not even that fits, the title is written in one piece instead of drawn.
+ */
+function titleLetters(word: string, rect: Rect): Mark[] {
+	const drawn = letters(word);
+	for (const gap of rect.h < titleLetter.h ? [] : [naturalGap, 0]) {
+		const used = drawn.length * titleLetter.w + (drawn.length - 1) * gap;
+		if (used > rect.w) continue;
+		const margin = Math.floor((rect.w - used) / 2);
+		return drawnLetters(drawn, { letter: titleLetter.w, gap, used, margin }, rect);
+	}
+	return [text(word, rect, 'hand')];
+}
+
 /** The title over the full width of a block's first rows, nothing where the wish has no title. */
 export function titleMarks(setting: Setting, width: number, ruled: boolean): Mark[] {
 	const { title } = setting.wish;
 	if (!title) return [];
 	const rows = titleRows(setting);
-	const letters = letteringMarks(
-		title,
-		rows < titleHeight
-			? { x: 0, y: 0, w: width, h: rows }
-			: { x: 0, y: 1, w: width, h: titleHeight - 2 }
-	);
+	const letters = titleLetters(title, {
+		x: 0,
+		y: 0,
+		w: width,
+		h: Math.min(rows, titleLetter.h)
+	});
 	return ruled ? [...letters, line(0, rows, width, rows)] : letters;
 }

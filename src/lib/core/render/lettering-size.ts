@@ -13,6 +13,9 @@ export interface Setting {
 /** Cap height and mean letter width of the hand typeface as parts of its size, as measured. */
 const capHeight = 0.7;
 const letterWidth = 0.46;
+/** Mean width of a capital of the lettering typeface, likewise, and of its wide ones. */
+const capitalWidth = 0.66;
+const widestCapital = 0.8;
 
 /**
  * Type size and baseline of a text mark: as large as the hand writes (letters per square), never
@@ -24,7 +27,7 @@ export function setText(mark: TextMark, hand: Hand): Setting {
 	const count = Math.max(1, letters(mark.text).length);
 	const size =
 		mark.style === 'lettering'
-			? Math.min(height / capHeight, length / 0.8)
+			? Math.min(height / capHeight, length / (height > length ? capitalWidth : widestCapital))
 			: Math.min(
 					0.95 * height,
 					height / hand.lineHeight / (letterWidth * Math.min(hand.lettersPerSquare, 2)),

@@ -18,7 +18,7 @@ import {
 	type Summary
 } from '$lib/core/fit';
 import type { Wish } from '$lib/core/forms';
-import type { Notebook } from '$lib/core/paper';
+import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
 import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { Saver } from '../keeping/saver.svelte';
@@ -41,6 +41,8 @@ export interface DeskInput {
 	readonly run: Run;
 	/** Why there is no run yet: it takes longer than the server may take. */
 	readonly trouble?: string;
+	/** The month after this one in the book, and the page on which it begins now. */
+	readonly next?: { readonly month: string; readonly first: number };
 }
 
 const rememberMs = 300;
@@ -291,6 +293,17 @@ export class MonthDesk {
 		else if (known) this.change({ drawn: undrawPage(known, page) });
 	}
 
+	/** What the next month in the book has to do with this one's run: how many pages later it begins now. */
+	get nextMoves():
+		{ readonly month: string; readonly by: number; readonly to: number } | undefined {
+		const { next, notebook } = this.input;
+		const last = this.run.pages.at(-1)?.number;
+		if (!next || last === undefined || this.planning) return undefined;
+		const to = plannablePages(freeAfter(notebook, last))[0]?.number;
+		if (to === undefined || to === next.first) return undefined;
+		return { month: next.month, by: to - next.first, to };
+	}
+
 	get cuts(): readonly Cut[] {
 		return this.month.cuts ?? [];
 	}
@@ -355,15 +368,13 @@ export class MonthDesk {
 	/** An id that nothing has or had: what is drawn or can be brought back keeps its own. */
 	private freeId(kindId: string): string {
 		const { past, present, future } = this.history;
-		const taken = new Set(
-			[...past, present, ...future].flatMap(({ wishes, drawn }) => [
-				...wishes.map(({ id }) => id),
-				...(drawn?.blocks.map(({ wish }) => wish.id) ?? [])
-			])
-		);
-		if (!taken.has(kindId)) return kindId;
+		const taken = [...past, present, ...future].flatMap(({ wishes, drawn }) => [
+			...wishes.map(({ id }) => id),
+			...(drawn?.blocks.map(({ wish }) => wish.id) ?? [])
+		]);
+		if (!taken.includes(kindId)) return kindId;
 		let count = 2;
-		while (taken.has(`${kindId}-${count}`)) count++;
+		while (taken.includes(`${kindId}-${count}`)) count++;
 		return `${kindId}-${count}`;
 	}
 }

@@ -6,7 +6,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 	depends('horarium:month');
 	const placed = await placedMonth(locals.store, params.id, locals.person);
 	if (!placed) error(404, 'There is no such month.');
-	const { record, plan, run, trouble } = placed;
+	const { record, plan, run, trouble, next } = placed;
 	const { month, weekStart, aim, wishes, drawn, cuts } = record;
 	return {
 		printers: await locals.store.person.printers(),
@@ -20,7 +20,8 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 			earlierCuts: plan.earlierCuts ?? [],
 			person: locals.person,
 			run,
-			trouble
+			trouble,
+			next
 		}
 	};
 };
