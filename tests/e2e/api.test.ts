@@ -44,7 +44,8 @@ describe('the API', () => {
 			[12, 'left'],
 			[13, 'right'],
 			[14, 'left'],
-			[15, 'right']
+			[15, 'right'],
+			[16, 'left']
 		]);
 		expect(run.pages[2].blocks[0]).toMatchObject({
 			wish: 'cal',
@@ -58,7 +59,7 @@ describe('the API', () => {
 			x2: 28,
 			y2: 0
 		});
-		expect(run).toMatchObject({ pagesUsed: 4, unplaced: [] });
+		expect(run).toMatchObject({ pagesUsed: 5, unplaced: [] });
 	});
 
 	test('puts two pages on a sheet, and says so when they do not fit', async () => {
@@ -80,7 +81,7 @@ describe('the API', () => {
 		const response = await post('/api/v1/guide', JSON.stringify(demo));
 		expect(response.status).toBe(200);
 		const { pages } = await response.json();
-		expect(pages.map(({ page }: { page: number }) => page)).toEqual([12, 13, 14, 15]);
+		expect(pages.map(({ page }: { page: number }) => page)).toEqual([12, 13, 14, 15, 16]);
 		expect(pages[2].steps[0]).toMatchObject({
 			kind: 'rule',
 			begin: { count: { across: 0, down: 0 } }
@@ -96,7 +97,7 @@ describe('the API', () => {
 		const response = await post('/api/v1/plan.pdf', JSON.stringify(demo));
 		expect(response.headers.get('content-type')).toBe('application/pdf');
 		const { pages } = await readPdf(new Uint8Array(await response.arrayBuffer()));
-		expect(pages).toHaveLength(4);
+		expect(pages).toHaveLength(5);
 		expect(pages[0]?.widthMm).toBeCloseTo(148, 2);
 		expect(pages[0]?.heightMm).toBeCloseTo(210, 2);
 	});

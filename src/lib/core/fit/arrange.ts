@@ -12,13 +12,13 @@ const leastArt = { w: 6, h: 5 };
 const mostArt = 2;
 
 /**
- * Puts a page's blocks in reading order where they still fit that way, with a square between them if there
- * is room; else leaves them where they were packed. Then those that stretch take what is left, and what
+ * Puts a page's blocks in reading order where they still fit that way, with a square between them; else leaves
+ * them where they were packed. Then those that stretch take what is left, and what
  * stands alone in its rows goes to the middle. Blocks come in the journaler's order; `taken` stays.
  */
 export function arrange(page: Size, taken: readonly Rect[], blocks: readonly Fitted[]): Rect[] {
 	const packed = blocks.map(({ rect }) => rect);
-	const placed = inOrder(page, taken, packed, 1) ?? inOrder(page, taken, packed, 0) ?? packed;
+	const placed = inOrder(page, taken, packed) ?? packed;
 	const rects = [...placed];
 	for (const [index, { stretches }] of blocks.entries()) {
 		const rect = rects[index];
@@ -35,29 +35,21 @@ export function arrange(page: Size, taken: readonly Rect[], blocks: readonly Fit
 }
 
 /** Each block at the first place that is free, top left first; undefined when one finds none. */
-function inOrder(
-	page: Size,
-	taken: readonly Rect[],
-	sizes: readonly Size[],
-	gap: 0 | 1
-): Rect[] | undefined {
+function inOrder(page: Size, taken: readonly Rect[], sizes: readonly Size[]): Rect[] | undefined {
 	const placed: Rect[] = [];
 	for (const { w, h } of sizes) {
 		const others = [...taken, ...placed];
-		const at = firstPlace(page, gap > 0 ? others.map(withGap) : others, { w, h });
+		const at = firstPlace(page, others.map(withGap), { w, h });
 		if (!at) return undefined;
 		placed.push({ ...at, w, h });
 	}
 	return placed;
 }
 
-/** The largest empty rectangle in which a block loses nothing, a square from its neighbours if it can be. */
+/** The largest empty rectangle, a square from its neighbours, in which a block loses nothing. */
 function stretched(page: Size, others: readonly Rect[], rect: Rect): Rect {
-	for (const kept of [others.map(withGap), others]) {
-		const empty = largestEmpty(page, kept);
-		if (empty && empty.w >= rect.w && empty.h >= rect.h) return empty;
-	}
-	return rect;
+	const empty = largestEmpty(page, others.map(withGap));
+	return empty && empty.w >= rect.w && empty.h >= rect.h ? empty : rect;
 }
 
 /** The one or two largest places on a page that are left for art: no crumbs. */

@@ -4,7 +4,7 @@ import { arrange, artOn } from './arrange';
 import { settingOf, type Choice } from './choices';
 import type { Part } from './parts';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
-import type { PlannedProblem } from './problem-of';
+import { obstaclesOn, type PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
 import { onPageOf, sheetsOf, usableSquares, within } from './sheets';
 import type { Place, Solution } from './solve';
@@ -152,7 +152,9 @@ function onPage(
 ): Block[] {
 	const sheet = planned.sheets[page];
 	const own = placed.flatMap(({ place, ...rest }) =>
-		place.span === 'page' && place.page === page ? [{ ...rest, rect: place.rect }] : []
+		place.span === 'page' && place.page === page
+			? [{ ...rest, rect: withoutAir(place.rect, planned.air) }]
+			: []
 	);
 	if (!sheet || own.length === 0) return [];
 	const { number } = sheet.page;
@@ -161,7 +163,7 @@ function onPage(
 		.flatMap(({ pieces }) => pieces.filter((piece) => piece.page === number))
 		.flatMap(({ rect }) => within(rect, sheet.origin, sheet.size))
 		.map((rect) => ({ ...rect, x: 0, w: sheet.size.w }));
-	const taken = [...(planned.problem.pages[page]?.obstacles ?? []), ...bands];
+	const taken = [...obstaclesOn(sheet, planned.fixed), ...bands];
 	const rects = arrange(
 		sheet.size,
 		taken,
@@ -179,6 +181,11 @@ function onPage(
 		const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, settled) }];
 		return block(plan, part.wish, choice, room, pieces, cost);
 	});
+}
+
+/** A block's own squares, without those that keep its neighbours away. */
+function withoutAir({ x, y, w, h }: Rect, air: number): Rect {
+	return { x, y, w: w - air, h: h - air };
 }
 
 /** Whether the same form fills a larger room. */

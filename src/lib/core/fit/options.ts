@@ -63,7 +63,8 @@ export function pageChoices(
 		return choice ? [{ w, h, choice, cost: rated(choice.discomfort + extra) }] : [];
 	}
 	for (const room of rooms) {
-		const half = { w: Math.floor(room.w / 2), h: Math.floor(room.h / 2) };
+		// Halves with the free square between them: 19 of 40 rows.
+		const half = { w: Math.floor((room.w - 1) / 2), h: Math.floor((room.h - 1) / 2) };
 		offer(room, 0);
 		if (half.h > 0) offer({ w: room.w, h: half.h }, halved);
 		if (half.w > 0) offer({ w: half.w, h: room.h }, halved);

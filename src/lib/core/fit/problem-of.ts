@@ -35,6 +35,8 @@ export interface PlannedProblem {
 	readonly problem: Problem;
 	/** What no run can cost less than, where the problem allows less than the plan does. */
 	readonly bound: number | undefined;
+	/** Squares that the problem adds to every block and page, right and below, so that neighbours do not touch. */
+	readonly air: number;
 	readonly sheets: readonly Sheet[];
 	readonly items: readonly PlannedItem[];
 	readonly fixed: readonly Fixed[];
@@ -168,6 +170,29 @@ function placesFrom(plan: Plan, { page }: Sheet, { x, y }: Dot, fixed: readonly 
 		.map((rect) => ({ w: rect.x + rect.w - x, h: rect.y + rect.h - y }));
 }
 
+/**
+ * Squares between neighbours: one, unless a person has sized several blocks, which may be meant to touch. (Common
+ * practice.)
+ */
+function airBetween(free: readonly Part[]): number {
+	return free.filter(({ wish }) => wish.size).length > 1 ? 0 : 1;
+}
+
+/** What is taken of a sheet, counted from its origin: cut away, or held by a person. */
+export function obstaclesOn(sheet: Sheet, fixed: readonly Fixed[]): Rect[] {
+	const held = rectsHeld(fixed, sheet.page.number);
+	return [...sheet.lost, ...held.flatMap((rect) => within(rect, sheet.origin, sheet.size))];
+}
+
+/**
+ * An obstacle as blocks with air meet it: it takes none itself, so what stands left of it or above may touch it.
+ * Where it is a single square wide it keeps that, or it would vanish.
+ */
+function inAir({ x, y, w, h }: Rect, air: number): Rect {
+	const [left, top] = [w > air ? air : 0, h > air ? air : 0];
+	return { x: x + left, y: y + top, w: w - left, h: h - top };
+}
+
 /** Whether the month begins with what is liked on a right page. */
 function opensWithCover(free: readonly Part[]): boolean {
 	const first = free.find(({ filler }) => !filler);
@@ -226,6 +251,7 @@ function state(
 	impossible: readonly Part[]
 ): PlannedProblem {
 	const prices = pricesFor(plan.aim, free.length, sheets.length);
+	const air = airBetween(free);
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
 	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(({ rooms, side, beforeCover }) =>
@@ -242,7 +268,8 @@ function state(
 		const pair = facing(sheets, index);
 		const { side, number } = sheet.page;
 		return {
-			...sheet.size,
+			w: sheet.size.w + air,
+			h: sheet.size.h + air,
 			side,
 			options: sorts.of({
 				rooms: roomsOf(sheet),
@@ -250,14 +277,7 @@ function state(
 				beforeCover: opens && index === 0 && side === 'left'
 			}),
 			pair: pair && pairs.of([pair[0].size, pair[1].size]),
-			obstacles: [
-				...sheet.lost,
-				...fixed.flatMap(({ pieces }) =>
-					pieces.flatMap(({ page, rect }) =>
-						page === number ? within(rect, sheet.origin, sheet.size) : []
-					)
-				)
-			],
+			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
 			held: fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number)).length,
 			exclusive: alone.has(number) || undefined
 		};
@@ -278,10 +298,18 @@ function state(
 		const pinned = sheets.findIndex(({ page }) => page.number === wish.pin?.page);
 		return {
 			options: pageChoices.map((list) =>
-				list.map(({ w, h, cost }) => ({ w, h, cost: cost * prices.comfort }))
+				list.map(({ w, h, cost }) => ({
+					w: w + air,
+					h: h + air,
+					cost: cost * prices.comfort
+				}))
 			),
 			spreads: spreadChoices.map((list) =>
-				list.map(({ left, right, cost }) => ({ left, right, cost: cost * prices.comfort }))
+				list.map(({ left, right, cost }) => ({
+					left: left + air,
+					right: right + air,
+					cost: cost * prices.comfort
+				}))
 			),
 			loss: prices[wish.importance ?? 'want'],
 			filler: part.filler && pinned < 0 && !faced.some((pair) => pair.includes(part)),
@@ -301,7 +329,7 @@ function state(
 	const bound = problem.items.every((item, index) => item === problemItems[index])
 		? undefined
 		: lowerBound(all);
-	return { problem, bound, sheets, items, fixed, impossible };
+	return { problem, bound, air, sheets, items, fixed, impossible };
 }
 
 /**
