@@ -30,9 +30,11 @@ describe('the month', () => {
 		expect(await page.title()).toBe('May 2027 · Horarium');
 		expect((await wishNames()).slice(0, 4)).toEqual(['Cover', 'Quote', 'Month calendar', 'Habits']);
 		const spread = page.getByRole('img', { name: /^Pages 64 and 65/ });
-		// Once in the month calendar, and once in each habit's small one.
-		expect(await spread.locator('text', { hasText: /^31$/ }).count()).toBe(1 + 6);
+		// The calendar has its spread for itself, and the quote faces the cover.
+		expect(await spread.locator('text', { hasText: /^31$/ }).count()).toBe(1);
 		expect(await page.getByText('left 4 × 6 = 24 of 28, 4 over at the side').count()).toBe(1);
+		const opening = page.getByRole('img', { name: /^Pages 62 and 63/ });
+		expect(await opening.locator('text', { hasText: 'is for the' }).count()).toBe(1);
 	});
 
 	test('what is added, changed and moved is kept, drawn, and can be taken back', async () => {
@@ -171,14 +173,16 @@ describe('the page desk and the guide', () => {
 	test('the guide steps through a page by keyboard', async () => {
 		await page.getByRole('link', { name: 'Guide' }).click();
 		await page.getByRole('heading', { name: 'Page 62, dot by dot' }).waitFor();
+		await page.keyboard.press('ArrowRight');
+		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
 		const current = page.locator('[aria-current="step"]');
-		expect(await current.textContent()).toContain('Begin at the top left corner');
+		expect(await current.textContent()).toMatch(/^\s*1/);
 		await page.keyboard.press('ArrowDown');
 		await page.keyboard.press(' ');
 		expect(await current.textContent()).toMatch(/^\s*3/);
 		expect(await page.getByLabel('Step 2 is done').isChecked()).toBe(true);
 		await page.keyboard.press('ArrowRight');
-		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
+		await page.getByRole('heading', { name: 'Page 64, dot by dot' }).waitFor();
 		expect(await current.textContent()).toMatch(/^\s*1/);
 	});
 
@@ -209,8 +213,11 @@ describe('the page desk and the guide', () => {
 	test('tick strips of one page and of all pages are printed from the guide', async () => {
 		await page.getByRole('link', { name: 'Guide' }).click();
 		await page.getByLabel('Paper').selectOption('letter');
+		await page.keyboard.press('Escape');
+		await page.getByRole('navigation', { name: 'Pages of the run' }).getByText('63').click();
+		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
 		for (const [name, least] of [
-			['Strips of page 62 (PDF)', 1],
+			['Strips of page 63 (PDF)', 1],
 			['Of all pages (PDF)', 3]
 		] as const) {
 			const href = await page.getByRole('link', { name }).getAttribute('href');
@@ -218,7 +225,7 @@ describe('the page desk and the guide', () => {
 			const { pages } = await readPdf(new Uint8Array(await response.body()));
 			expect(pages.length).toBeGreaterThanOrEqual(least);
 			expect(pages[0]?.widthMm).toBeCloseTo(279.4, 1);
-			expect(pages[0]?.text).toContain('Page 62, along the top');
+			expect(pages[0]?.text).toContain('Page 63, along the top');
 		}
 	});
 

@@ -1,7 +1,7 @@
 import type { Room, Wish } from '../forms';
 import { overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
 import { pricesFor } from './aims';
-import { choicesIn, kindOf, type Choice } from './choices';
+import { choicesIn, isFiller, kindOf, type Choice } from './choices';
 import {
 	pageChoices,
 	spreadChoices,
@@ -193,10 +193,25 @@ function inAir({ x, y, w, h }: Rect, air: number): Rect {
 	return { x: x + left, y: y + top, w: w - left, h: h - top };
 }
 
-/** Whether the month begins with what is liked on a right page. */
-function opensWithCover(free: readonly Part[]): boolean {
-	const first = free.find(({ filler }) => !filler);
-	return first !== undefined && !first.wish.pin && kindOf(first.wish).likes === 'right';
+/**
+ * The page of what opens the month, liked on the right: where it is drawn or held, or else the first right page of
+ * those that are free. None where the month opens with something else.
+ */
+function pageOfCover(
+	plan: Plan,
+	sheets: readonly Sheet[],
+	free: readonly Part[],
+	fixed: readonly Fixed[]
+): number | undefined {
+	const opening = plan.wishes.find((wish) => !isFiller(wish));
+	if (!opening || kindOf(opening).likes !== 'right') return undefined;
+	const drawn = plan.drawn?.blocks.find(({ wish }) => wish.id === opening.id)?.pieces[0]?.page;
+	const held = fixed.find(({ part }) => part.wish.id === opening.id)?.pieces[0].page;
+	if (drawn !== undefined || held !== undefined) return drawn ?? held;
+	if (!free.some(({ wish }) => wish.id === opening.id)) return undefined;
+	return (
+		opening.pin?.page ?? sheets.slice(0, 2).find(({ page }) => page.side === 'right')?.page.number
+	);
 }
 
 /** More rooms than these are corners that another one nearly covers. */
@@ -257,7 +272,7 @@ function state(
 	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(({ rooms, side, beforeCover }) =>
 		[...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : '', beforeCover].join()
 	);
-	const opens = opensWithCover(free);
+	const coverPage = pageOfCover(plan, sheets, free, fixed);
 	const pairs = new Sorts<[Size, Size]>((sizes) => sizes.map(({ w, h }) => `${w} ${h}`).join());
 	const alone = new Set(
 		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
@@ -274,7 +289,7 @@ function state(
 			options: sorts.of({
 				rooms: roomsOf(sheet),
 				side,
-				beforeCover: opens && index === 0 && side === 'left'
+				beforeCover: coverPage !== undefined && number < coverPage
 			}),
 			pair: pair && pairs.of([pair[0].size, pair[1].size]),
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),

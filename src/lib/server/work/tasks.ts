@@ -1,4 +1,4 @@
-import { PackingCache, planRun, type Plan, type Run } from '$lib/core/fit';
+import { planRun, type Plan, type Run } from '$lib/core/fit';
 import { readJson, type Checked, type Validator } from '$lib/core/formats';
 import { answer, type ApiRequest } from '../api-answers';
 import { bodies, type BodyName, type BodyOf } from '../schemas';
@@ -13,16 +13,14 @@ export interface CheckRequest<Name extends BodyName = BodyName> {
 
 const validators: { readonly [Name in BodyName]: Validator<BodyOf<Name>> } = bodies;
 
-/** What was worked out for one run serves the next. */
-const cache = new PackingCache();
-
 /** What is worked out apart from the thread that answers requests. All that goes in and out is plain data. */
 export const tasks = {
 	check: async <Name extends BodyName>({
 		schema,
 		body
 	}: CheckRequest<Name>): Promise<Checked<BodyOf<Name>>> => readJson(validators[schema], body),
-	run: async (plan: Plan): Promise<Run> => planRun(plan, cache),
+	/** Nothing is carried from one run to the next: of equally good runs it could choose another one. */
+	run: async (plan: Plan): Promise<Run> => planRun(plan),
 	answer: async (request: ApiRequest): Promise<Packed> => pack(await answer(request)),
 	sheet: async (request: SheetRequest): Promise<Packed> => pack(await sheet(request))
 };

@@ -24,7 +24,11 @@
 
 	async function takeTheirs({ saver }: Unkept) {
 		saver.takeTheirs();
-		await invalidateAll();
+		try {
+			await invalidateAll();
+		} finally {
+			saver.settle();
+		}
 	}
 
 	async function bringBack({ saver, path }: Unkept) {
@@ -33,6 +37,7 @@
 
 	async function leaveDeleted({ saver, path }: Unkept) {
 		saver.takeTheirs();
+		saver.settle();
 		keeping.forgetDesk(path.split('/').at(-1) ?? '');
 		await goto(path.startsWith('/app/months') ? '/months' : '/notebooks', { invalidateAll: true });
 	}

@@ -13,7 +13,7 @@ export interface Unkept {
 	readonly href: string;
 	/** What it is called; a month as "2027-05". */
 	readonly name: string;
-	readonly saver: Pick<Saver<unknown>, 'state' | 'retry' | 'overwrite' | 'takeTheirs'>;
+	readonly saver: Pick<Saver<unknown>, 'state' | 'retry' | 'overwrite' | 'takeTheirs' | 'settle'>;
 	/** What stands in its fields is wrong, and must be put right before it can be kept. */
 	readonly faulty: boolean;
 }

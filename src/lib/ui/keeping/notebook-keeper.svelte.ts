@@ -59,7 +59,7 @@ export class NotebookKeeper {
 	/** Takes over the notebook as the server has it, unless something here is not kept yet. */
 	adopt(kept: KeptNotebook): void {
 		const stale = kept.revision < this.saver.baseRevision;
-		if (stale || !this.saver.settled || !this.sound) return;
+		if (stale || this.saver.unsaved !== undefined || !this.sound) return;
 		this.notebook = kept.notebook;
 		this.saver.adopt(kept.revision);
 	}

@@ -69,9 +69,17 @@ export class Saver<T> {
 		void this.work();
 	}
 
-	/** Lets go of what waits: what the others wrote holds. */
+	/** Lets go of what waits: what the others wrote holds, and is on its way here. */
 	takeTheirs(): void {
-		if (this.stopped) this.adopt(this.stopped.revision);
+		if (!this.stopped) return;
+		this.revision = this.stopped.revision;
+		this.waiting = undefined;
+		this.state = { kind: 'saving' };
+	}
+
+	/** Nothing is on its way any more. */
+	settle(): void {
+		if (!this.waiting) this.state = { kind: 'saved' };
 	}
 
 	private get stopped() {

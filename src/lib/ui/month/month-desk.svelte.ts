@@ -156,7 +156,7 @@ export class MonthDesk {
 	/** Takes over the month as the server has it, unless something here is not kept yet; undo brings back what was shown. */
 	adopt(input: DeskInput): void {
 		const stale = input.revision < this.saver.baseRevision;
-		if (stale || !this.saver.settled) return;
+		if (stale || this.saver.unsaved !== undefined) return;
 		const same = sameContent(input.month, this.month);
 		// A run that was asked for before is of a month that is no longer shown.
 		this.planner?.forget();
