@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import demoMonth from '../../demo/month.json';
 import { killsAtFirstStart, killsDuringSaves, startsAtOnce } from '../hard/kills';
@@ -117,4 +118,55 @@ describe('too much', () => {
 		const asked = await (await post('/api/v1/plan?include=remedies', crowded)).json();
 		expect(asked.run.unplaced[0].remedies).toBeInstanceOf(Array);
 	});
+});
+
+describe('what is kept can be written out and read again', () => {
+	const put = (path: string, content: unknown) =>
+		fetch(`${app.address}${path}`, {
+			method: 'PUT',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify(content)
+		});
+
+	test('also from a book that is full', async () => {
+		const small = { ...demoMonth.notebook, freePages: { first: 62, last: 63 } };
+		const document = { ...demoMonth, notebook: small };
+		const may = await (await post('/app/import', { document })).json();
+		const june = await (
+			await post('/app/months', {
+				notebookId: may.notebookId,
+				month: '2027-06',
+				weekStart: 'monday',
+				aim: 'balanced',
+				wishes: [{ id: 'a', kind: 'cover' }]
+			})
+		).json();
+		const file = await (await fetch(`${app.address}/app/months/${june.id}/plan.json`)).json();
+		expect(file.notebook.freePages).toEqual([]);
+		expect((await post('/app/import', { document: file })).status).toBe(201);
+	});
+
+	test('a book cannot shrink below a cut that a month of it keeps', async () => {
+		const cut = { id: 'd', kind: 'strip', leaves: { first: 63, last: 63 }, amount: 10 };
+		const made = await post('/app/import', { document: { ...demoMonth, cuts: [cut] } });
+		expect(made.status).toBe(201);
+		const { notebookId } = await made.json();
+		const narrow = { ...demoMonth.notebook, columns: 8 };
+		const refused = await put(`/app/notebooks/${notebookId}`, { revision: 1, notebook: narrow });
+		expect(refused.status).toBe(400);
+		expect((await refused.json()).detail).toContain('would no longer hold a cut of May 2027');
+	});
+});
+
+test('a port that is taken is told in one sentence', async () => {
+	const { port } = new URL(app.address);
+	const child = spawn(process.execPath, ['scripts/start.mjs'], {
+		env: { ...process.env, PORT: port, HORARIUM_DB: ':memory:' },
+		stdio: ['ignore', 'ignore', 'pipe']
+	});
+	let said = '';
+	child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+	const code = await new Promise((resolve) => child.once('exit', resolve));
+	expect(code).toBe(1);
+	expect(said.trim()).toBe(`Port ${port} is taken by another program. Choose another with PORT.`);
 });

@@ -188,7 +188,8 @@ describe('the PDF read back', () => {
 				}
 			}
 			const text = pages.map((page) => page.text).join(' ');
-			expect(text).toContain(`Page ${guides[0]?.page}, along the top`);
+			const ruled = guides.find(({ steps }) => tickStrips(steps).top.length > 0);
+			expect(text).toContain(`Page ${ruled?.page}, along the top`);
 		}
 	);
 

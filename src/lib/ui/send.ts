@@ -1,4 +1,5 @@
 import type { Sent } from './keeping/saver.svelte';
+import { sameContent } from './same-content';
 
 const mostKeptAlive = 15_000;
 
@@ -45,14 +46,25 @@ export function troubleOf(answer: Exclude<Answer, { kind: 'ok' }>): string {
 		: (textOf(answer.body, 'detail') ?? 'It was changed in another window.');
 }
 
-/** Writes a change to something kept; tells what became of it. */
-export async function putChange(path: string, content: unknown): Promise<Sent> {
-	const answer = await send('PUT', path, content);
+/** Writes a change to something kept, on top of a revision; tells what became of it. */
+export async function putChange<T>(
+	path: string,
+	revision: number,
+	content: T,
+	bodyOf: (content: T) => object
+): Promise<Sent<T>> {
+	const answer = await send('PUT', path, { revision, ...bodyOf(content) });
 	if (answer.kind !== 'ok' && answer.kind !== 'conflict') return answer;
-	const revision = numberOf(answer.body, 'revision');
-	if (revision === undefined) return { kind: 'refused', message: 'The answer has no revision.' };
-	if (answer.kind === 'ok') return { kind: 'written', revision };
-	return { kind: fieldOf(answer.body, 'deleted') === true ? 'deleted' : 'conflict', revision };
+	const now = numberOf(answer.body, 'revision');
+	if (now === undefined) return { kind: 'refused', message: 'The answer has no revision.' };
+	if (answer.kind === 'ok') return { kind: 'written', revision: now };
+	if (fieldOf(answer.body, 'deleted') === true) return { kind: 'deleted', revision: now };
+	const current = fieldOf(answer.body, 'current');
+	const ours = (sent: T) =>
+		Object.entries(bodyOf(sent)).every(([name, value]) =>
+			sameContent(value, fieldOf(current, name))
+		);
+	return { kind: 'conflict', revision: now, ours };
 }
 
 /** A text field of an answer, such as the id of what was made. */

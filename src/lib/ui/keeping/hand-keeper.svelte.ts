@@ -1,5 +1,5 @@
 import type { Hand } from '$lib/core/hand';
-import { send } from '../send';
+import { send, troubleOf } from '../send';
 import { Saver, type Sent } from './saver.svelte';
 
 /** The person's hand and language while they are being changed. They have no revisions: the last write holds. */
@@ -19,8 +19,9 @@ export class HandKeeper {
 
 const done = () => undefined;
 
-async function put(path: string, content: unknown): Promise<Sent> {
+async function put<T>(path: string, content: unknown): Promise<Sent<T>> {
 	const answer = await send('PUT', path, content);
 	if (answer.kind === 'ok') return { kind: 'written', revision: 0 };
-	return answer.kind === 'conflict' ? { kind: 'conflict', revision: 0 } : answer;
+	if (answer.kind === 'conflict') return { kind: 'refused', message: troubleOf(answer) };
+	return answer;
 }

@@ -28,7 +28,8 @@ export class NotebookKeeper {
 		this.notebook = $state.raw(kept.notebook);
 		this.saver = new Saver<Notebook>(
 			kept.revision,
-			(revision, notebook) => putChange(`/app/notebooks/${kept.id}`, { revision, notebook }),
+			(revision, notebook) =>
+				putChange(`/app/notebooks/${kept.id}`, revision, notebook, (sent) => ({ notebook: sent })),
 			() => undefined
 		);
 	}

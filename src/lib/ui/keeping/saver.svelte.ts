@@ -8,9 +8,15 @@ export type SaveState =
 	| { readonly kind: 'conflict' | 'deleted'; readonly revision: number };
 
 /** What a write comes back with. */
-export type Sent =
+export type Sent<T> =
 	| { readonly kind: 'written'; readonly revision: number }
-	| { readonly kind: 'conflict' | 'deleted'; readonly revision: number }
+	/** `ours` tells whether what is kept now is what was sent. */
+	| {
+			readonly kind: 'conflict';
+			readonly revision: number;
+			readonly ours: (sent: T) => boolean;
+	  }
+	| { readonly kind: 'deleted'; readonly revision: number }
 	/** The server has a trouble that may pass. */
 	| { readonly kind: 'troubled'; readonly message: string }
 	| { readonly kind: 'refused'; readonly message: string }
@@ -26,12 +32,14 @@ export class Saver<T> {
 	state = $state.raw<SaveState>({ kind: 'saved' });
 	/** The newest content that is not kept; also while it is on its way. */
 	private waiting: { readonly content: T } | undefined;
+	/** What was sent and never answered: it may be kept all the same. */
+	private unanswered: T[] = [];
 	private working = false;
 	private timer: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(
 		private revision: number,
-		private readonly send: (revision: number, content: T) => Promise<Sent>,
+		private readonly send: (revision: number, content: T) => Promise<Sent<T>>,
 		private readonly saved: (revision: number) => void
 	) {}
 
@@ -108,11 +116,19 @@ export class Saver<T> {
 			const sent = await this.send(this.revision, content);
 			if (sent.kind === 'written') {
 				this.revision = sent.revision;
+				this.unanswered = [];
 				if (this.waiting === waiting) {
 					this.waiting = undefined;
 					this.state = { kind: 'saved' };
 				}
 				this.saved(sent.revision);
+				continue;
+			}
+			if (sent.kind === 'unreached') this.unanswered.push(content);
+			if (sent.kind === 'conflict' && this.unanswered.some((lost) => sent.ours(lost))) {
+				// Nobody else wrote: it was our own, and the answer was lost.
+				this.revision = sent.revision;
+				this.unanswered = [];
 				continue;
 			}
 			// What failed still waits, or something newer does.
@@ -122,8 +138,9 @@ export class Saver<T> {
 		this.working = false;
 	}
 
-	private fail(sent: Exclude<Sent, { kind: 'written' }>): void {
-		if (sent.kind === 'conflict' || sent.kind === 'deleted') this.state = sent;
+	private fail(sent: Exclude<Sent<T>, { kind: 'written' }>): void {
+		if (sent.kind === 'conflict' || sent.kind === 'deleted')
+			this.state = { kind: sent.kind, revision: sent.revision };
 		else if (sent.kind === 'refused')
 			this.state = { kind: 'failed', message: sent.message, retry: false };
 		else {

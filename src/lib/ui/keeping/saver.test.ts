@@ -3,9 +3,9 @@ import { Saver, type Sent } from './saver.svelte';
 
 /** A server whose answers the test gives one by one. */
 function server() {
-	const sent: { revision: number; content: string; answer: (sent: Sent) => void }[] = [];
+	const sent: { revision: number; content: string; answer: (sent: Sent<string>) => void }[] = [];
 	const send = (revision: number, content: string) =>
-		new Promise<Sent>((answer) => sent.push({ revision, content, answer }));
+		new Promise<Sent<string>>((answer) => sent.push({ revision, content, answer }));
 	return { sent, send };
 }
 
@@ -35,7 +35,7 @@ test('stops at a conflict until it is told what to do', async () => {
 	const { sent, send } = server();
 	const saver = new Saver<string>(1, send, () => undefined);
 	saver.write('mine');
-	sent[0]?.answer({ kind: 'conflict', revision: 5 });
+	sent[0]?.answer({ kind: 'conflict', revision: 5, ours: () => false });
 	await soon();
 	expect(saver.state).toEqual({ kind: 'conflict', revision: 5 });
 	saver.write('mine too');
@@ -71,4 +71,22 @@ test('what is refused is not sent again by itself', async () => {
 	await soon();
 	expect(saver.state).toEqual({ kind: 'failed', message: 'wrong', retry: false });
 	expect(sent).toHaveLength(1);
+});
+
+test('a write whose answer was lost is no conflict with oneself', async () => {
+	vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+	const { sent, send } = server();
+	const saver = new Saver<string>(1, send, () => undefined);
+	saver.write('first');
+	sent[0]?.answer({ kind: 'unreached' });
+	await soon();
+	saver.write('second');
+	// The server kept the first one before it went away.
+	sent[1]?.answer({ kind: 'conflict', revision: 2, ours: (lost) => lost === 'first' });
+	await soon();
+	expect(sent[2]).toMatchObject({ revision: 2, content: 'second' });
+	sent[2]?.answer({ kind: 'written', revision: 3 });
+	await soon();
+	expect(saver.settled).toBe(true);
+	vi.useRealTimers();
 });

@@ -79,7 +79,10 @@ export class MonthDesk {
 		this.saver = new Saver<KeptMonth>(
 			input.revision,
 			(revision, content) =>
-				putChange(`/app/months/${this.id}`, { revision, notebookId: this.notebookId, ...content }),
+				putChange(`/app/months/${this.id}`, revision, content, (sent) => ({
+					notebookId: this.notebookId,
+					...sent
+				})),
 			(revision) => {
 				this.channel?.postMessage(revision);
 				this.rememberSoon();
