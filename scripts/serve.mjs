@@ -30,13 +30,23 @@ export async function serve({ database, demo = false }) {
 			server.closeIdleConnections();
 			setTimeout(() => process.exit(0), mostEndingMs).unref();
 		});
+	/** @type {import('node:http').RequestListener | undefined} */
+	let answer;
+	/** @type {Parameters<import('node:http').RequestListener>[]} */
+	const early = [];
+	// Who asks while the application is still being loaded waits for it: nobody else would ever answer.
+	server.on('request', (request, response) => {
+		if (answer) answer(request, response);
+		else early.push([request, response]);
+	});
 	const asked = process.env.PORT;
 	const port = await listen(server, Number(asked ?? usualPort), asked ? 1 : mostTries);
 	const address = `http://127.0.0.1:${port}`;
 	process.env.ORIGIN = address;
 	try {
 		const { handler } = await import(pathToFileURL(join(folder, 'handler.js')).href);
-		server.on('request', handler);
+		answer = handler;
+		for (const [request, response] of early) handler(request, response);
 	} catch (error) {
 		if (!(error instanceof Error) || error.name !== 'DatabaseTrouble') throw error;
 		stop(error.message);
