@@ -55,7 +55,7 @@ await picture('kinds', `${month}/kinds`, {
 });
 await picture('page-desk', `${month}/pages/68`, {
 	act: async (page) => {
-		await page.getByRole('button', { name: /^Loaves on page 68/ }).focus();
+		await page.getByRole('button', { name: /^Loaves on page 69/ }).focus();
 		for (let step = 0; step < 3; step++) await page.keyboard.press('ArrowUp');
 	}
 });
