@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os';
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
@@ -8,8 +7,6 @@ export default defineConfig({
 	worker: { format: 'es' },
 	build: { assetsInlineLimit: 0 },
 	test: {
-		// One more than there are cores: browser tests mostly wait.
-		maxWorkers: availableParallelism() + 1,
 		projects: [
 			{
 				extends: true,

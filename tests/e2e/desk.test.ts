@@ -50,6 +50,10 @@ test('dragging shows what is beside the block, and what it covers gives way', as
 	await page.mouse.move(box.x + 40, box.y + 300);
 	await page.mouse.down();
 	await page.mouse.move(box.x + 40 + 29 * square, box.y + 300, { steps: 8 });
+	// What is shown follows the hand frame by frame.
+	await page.evaluate(
+		() => new Promise((shown) => requestAnimationFrame(() => requestAnimationFrame(shown)))
+	);
 	await page.getByText(/gives way/).waitFor();
 	await page.mouse.up();
 	await page.getByRole('button', { name: /^Sleep on page 69/ }).waitFor();
