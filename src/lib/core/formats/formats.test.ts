@@ -51,6 +51,15 @@ describe('a plan document', () => {
 		]);
 	});
 
+	test('a range of what cannot even be compared is refused like any other', () => {
+		const odd: unknown = JSON.parse('{"toString":null,"valueOf":1}');
+		const book = { ...a5, freePages: [{ first: odd, last: 3 }] };
+		expect(checked(notebookSchema, book)).toMatchObject({
+			ok: false,
+			faults: [{ path: 'freePages[0].first' }]
+		});
+	});
+
 	test.each(['valueOf', 'constructor', '__proto__', 'toString'])(
 		'an entry called %s is unknown like any other',
 		(name) => {

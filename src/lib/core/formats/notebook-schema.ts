@@ -13,7 +13,9 @@ const range = record({
 })
 	.required(missing)
 	.test('order', function (value) {
-		if (!value || !(value.first > value.last)) return true;
+		// This runs also where one of them is no number, or nothing that could be compared.
+		if (typeof value?.first !== 'number' || typeof value.last !== 'number') return true;
+		if (value.first <= value.last) return true;
 		return this.createError({
 			path: `${this.path}.last`,
 			message: `must not come before the first page, ${value.first}; it is ${value.last}`
