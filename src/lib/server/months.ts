@@ -1,13 +1,4 @@
-import {
-	aimSchema,
-	checked,
-	cutsSchema,
-	drawnSchema,
-	missing,
-	record,
-	weekStartSchema,
-	wishesSchema
-} from '$lib/core/formats';
+import { checked } from '$lib/core/formats';
 import type { Cut } from '$lib/core/cuts';
 import type { Aim, Drawn } from '$lib/core/fit';
 import type { Wish } from '$lib/core/forms';
@@ -15,6 +6,7 @@ import type { WeekStart } from '$lib/core/month';
 import { sql, type Selectable, type Transaction } from 'kysely';
 import type { Db, MonthTable, Tables } from './database';
 import { FaultyRow, reasonOf, type SetAside } from './kept';
+import { monthContentSchema } from './schemas';
 import { newId, now, outcomeOf, writing, type Write } from './write';
 
 /** What a person decides about a month. */
@@ -159,14 +151,6 @@ async function writeWishes(tx: Transaction<Tables>, id: string, wishes: readonly
 /** A month and its wishes, each as JSON in a text of a JSON list. */
 type Row = Selectable<MonthTable> & { readonly wishes: string };
 
-const keptSchema = record({
-	weekStart: weekStartSchema.required(missing),
-	aim: aimSchema.required(missing),
-	wishes: wishesSchema,
-	drawn: drawnSchema,
-	cuts: cutsSchema
-}).required(missing);
-
 function toRecord(row: Row): MonthRecord | SetAside {
 	const setAside = (reason: string): SetAside => ({
 		what: 'month',
@@ -177,6 +161,8 @@ function toRecord(row: Row): MonthRecord | SetAside {
 	let json: unknown;
 	try {
 		json = {
+			notebookId: row.notebook_id,
+			month: row.month,
 			weekStart: row.week_start,
 			aim: row.aim,
 			wishes: textsIn(row.wishes).map((content): unknown => JSON.parse(content)),
@@ -186,7 +172,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 	} catch {
 		return setAside('a part of it is no JSON');
 	}
-	const kept = checked(keptSchema, json);
+	const kept = checked(monthContentSchema, json);
 	if (!kept.ok) return setAside(reasonOf(kept.faults));
 	const { weekStart, aim, wishes, drawn, cuts } = kept.value;
 	return {
