@@ -1,7 +1,17 @@
+import { shippedCoverage } from '$lib/server/fonts';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = async ({ locals }) => ({
-	theme: locals.theme,
-	locale: locals.person.locale,
-	months: (await locals.store.months.all()).filter((month) => !month.deleted)
-});
+export const load: LayoutServerLoad = async ({ locals }) => {
+	const { fonts, months } = locals.store;
+	const [shipped, added] = [shippedCoverage(), await fonts.coverage()];
+	return {
+		theme: locals.theme,
+		locale: locals.person.locale,
+		months: (await months.all()).filter((month) => !month.deleted),
+		fonts: await fonts.all(),
+		coverage: {
+			hand: [...shipped.hand, ...added.hand],
+			lettering: [...shipped.lettering, ...added.lettering]
+		}
+	};
+};

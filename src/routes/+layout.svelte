@@ -7,6 +7,7 @@
 	import '@fontsource/patrick-hand/400.css';
 	import '../app.css';
 	import { invalidateAll } from '$app/navigation';
+	import { loadFonts, setCoverage } from '$lib/ui/fonts.svelte';
 	import { Keeping, setKeeping } from '$lib/ui/keeping/keeping.svelte';
 	import UnkeptNotices from '$lib/ui/keeping/UnkeptNotices.svelte';
 	import Masthead from '$lib/ui/shell/Masthead.svelte';
@@ -15,6 +16,8 @@
 
 	const keeping = new Keeping(() => void invalidateAll());
 	setKeeping(keeping);
+	setCoverage(() => data.coverage);
+	$effect(() => loadFonts(data.fonts));
 </script>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-field focus:p-2"

@@ -1,4 +1,6 @@
+import { createRequire } from 'node:module';
 import { beforeEach, expect, test } from 'vitest';
+import demoMonth from '../../demo/month.json';
 import type { BrowserContext, Page } from 'playwright';
 import { dotMm, type Notebook } from '../../src/lib/core/paper';
 import { readPdf } from '../support/read-pdf';
@@ -146,4 +148,40 @@ test('a printer that shrinks is corrected for', async () => {
 	const read = await readPdf(new Uint8Array(await plain.body()));
 	const ratio = (pages[0]?.widthMm ?? 0) / (read.pages[0]?.widthMm ?? 1);
 	expect(ratio).toBeCloseTo(100 / 98.5, 5);
+});
+
+test('letters without a font are told, and a font of one’s own writes them', async () => {
+	const habits = { id: 'h', kind: 'habits', items: [{ name: 'قراءة' }, { name: 'Bread' }] };
+	const made = await context.request.post(`${app.address}/app/import`, {
+		data: { document: { ...demoMonth, wishes: [habits] } }
+	});
+	const { id } = await made.json();
+	await open(`/months/${id}`);
+	const notice = page.getByText('No font here has the letters ق ر ا ء ة');
+	await notice.waitFor();
+	expect(await page.locator('svg text', { hasText: 'قراءة' }).count()).toBe(0);
+	await open(`/months/${id}/sheets`);
+	await notice.waitFor();
+	await page.getByRole('link', { name: 'add a font that has them' }).click();
+
+	const file = page.getByLabel(/^Font file/);
+	await file.setInputFiles({ name: 'x.ttf', mimeType: '', buffer: Buffer.from('no font') });
+	await page.getByText('This is no font file that can be read').waitFor();
+	const require = createRequire(import.meta.url);
+	const noto = '@fontsource/noto-sans-arabic/files/noto-sans-arabic-arabic-400-normal.woff';
+	await file.setInputFiles(require.resolve(noto));
+	const away = page.getByRole('button', { name: /^Take Noto Sans Arabic.* away$/ });
+	await away.waitFor();
+
+	await open(`/months/${id}`);
+	await page.locator('svg text', { hasText: 'قراءة' }).first().waitFor();
+	expect(await notice.count()).toBe(0);
+	const pdf = await context.request.get(`${app.address}/app/months/${id}/plan.pdf`);
+	const { pages } = await readPdf(new Uint8Array(await pdf.body()));
+	expect(pages.some(({ text }) => /\p{Script=Arabic}/u.test(text.normalize('NFKC')))).toBe(true);
+
+	await open('/notebooks/hand');
+	await away.click();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await away.waitFor();
 });

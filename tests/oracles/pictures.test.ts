@@ -3,6 +3,8 @@ import { PNG } from 'pngjs';
 import { describe, expect, test } from 'vitest';
 import { pageMarks, planRun, type Plan, type Run } from '../../src/lib/core/fit';
 import { dotMm, pageOf, type Page } from '../../src/lib/core/paper';
+import { isMissing, letters } from '../../src/lib/core/hand';
+import { coverageOf } from '../../src/lib/core/render/faces';
 import { pageArt } from '../../src/lib/core/render/page-art';
 import { renderPdf } from '../../src/lib/core/render/pdf';
 import { renderPng } from '../../src/lib/core/render/png';
@@ -15,6 +17,7 @@ import { readSvg } from '../support/read-svg';
 // Referees: @xmldom/xmldom and svg-pathdata read SVGs back, pngjs PNGs, pdf.js PDFs.
 const toleranceMm = 0.01;
 const faces = openedFaces();
+const { hand: all } = coverageOf(faces);
 
 function compareSvg(plan: Plan, run: Run, page: Page) {
 	const read = readSvg(renderSvg(pageArt(plan, run, page), faces));
@@ -49,8 +52,14 @@ function compareSvg(plan: Plan, run: Run, page: Page) {
 		);
 	});
 	const texts = marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
-	expect(read.texts).toEqual(texts);
-	expect(read.fonts > 0).toBe(texts.length > 0);
+	// Letters without a font are left to the hand; parts of a line that runs from the right change places.
+	const written = texts.map((text) =>
+		[...letters(text)].filter((letter) => !isMissing(letter, all))
+	);
+	expect(read.texts.map((text) => letters(text).sort())).toEqual(
+		written.map((letters) => letters.sort())
+	);
+	expect(read.fonts > 0).toBe(written.some((letters) => letters.length > 0));
 }
 
 describe('SVG read back', () => {

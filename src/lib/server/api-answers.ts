@@ -2,6 +2,7 @@ import { completed } from '$lib/core/catalogue';
 import { PackingCache, planRun, type Plan } from '$lib/core/fit';
 import { readJson, planSchema, runDocument, toPlan, type Fault } from '$lib/core/formats';
 import { pageGuide, sentenceOf } from '$lib/core/guide';
+import type { FontFile } from './fonts';
 import { pdfResponse } from './pdf-response';
 import { svgResponse } from './page-response';
 import { faulty, tooMuch } from './problem';
@@ -15,6 +16,8 @@ export interface ApiRequest {
 	readonly query: string;
 	/** Whether the answer is wanted as plain text. */
 	readonly plain: boolean;
+	/** The person's own. */
+	readonly fonts: readonly FontFile[];
 }
 
 export type ApiRoute = 'plan' | 'pdf' | 'svg' | 'guide';
@@ -35,7 +38,8 @@ export const asks = {
 const included = ['marks', 'remedies'];
 
 /** Answers a request of the open API: checks it, plans, and draws what is asked for. */
-export async function answer({ route, body, query, plain }: ApiRequest): Promise<Response> {
+export async function answer(request: ApiRequest): Promise<Response> {
+	const { route, body, query, plain, fonts } = request;
 	const asked = new URLSearchParams(query);
 	const faults = queryFaults(asked, asks[route]);
 	if (faults.length > 0) return faulty(faults);
@@ -65,9 +69,9 @@ export async function answer({ route, body, query, plain }: ApiRequest): Promise
 				})
 			);
 		case 'pdf':
-			return pdfResponse(plan, run, asked);
+			return pdfResponse(plan, run, asked, fonts);
 		case 'svg':
-			return svgResponse(plan, run, asked);
+			return svgResponse(plan, run, asked, fonts);
 		case 'guide':
 			return guideResponse(plan, run, plain);
 	}

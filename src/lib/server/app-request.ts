@@ -33,7 +33,8 @@ export async function apiResponse(
 	const body = await readBody(request);
 	if (!body.ok) return body.refusal;
 	const plain = request.headers.get('accept')?.includes('text/plain') ?? false;
-	return answerApart({ route, body: body.text, query: url.search, plain }, locals.gone);
+	const fonts = await locals.store.fonts.files();
+	return answerApart({ route, body: body.text, query: url.search, plain, fonts }, locals.gone);
 }
 
 /** The answer to a query that an address does not take. */

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { Kysely, Migrator, type Migration } from 'kysely';
+import { Kysely, Migrator, type ColumnType, type Migration } from 'kysely';
+import type { FontUse } from './fonts';
 import { migrations } from './migrations';
 import { FileDialect, openFile, type SqliteFile } from './sqlite';
 import { DatabaseTrouble, troubleOf } from './trouble';
@@ -48,6 +49,17 @@ export interface Tables {
 		id: string;
 		name: string;
 		content: string;
+		created_at: string;
+		deleted_at: string | null;
+	};
+	own_font: {
+		id: string;
+		name: string;
+		used_for: FontUse;
+		/** Ranges of code points as JSON. */
+		letters: string;
+		/** Bytes in, as SQLite's library gives them out. */
+		file: ColumnType<ArrayBuffer, Uint8Array>;
 		created_at: string;
 		deleted_at: string | null;
 	};

@@ -1,6 +1,17 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { openFaces, type Faces, type FontFiles } from '$lib/core/render/faces';
+import type { Coverage } from '$lib/core/hand';
+import { coverageOf, openFaces, type Faces, type FontFiles } from '$lib/core/render/faces';
+
+/** What a font is for: writing, drawn letters, or both. */
+export type FontUse = 'hand' | 'lettering' | 'both';
+
+/** A font file of the person's own. */
+export interface FontFile {
+	readonly id: string;
+	readonly use: FontUse;
+	readonly file: Uint8Array;
+}
 
 const require = createRequire(import.meta.url);
 
@@ -8,15 +19,28 @@ function face(file: string): Uint8Array {
 	return readFileSync(require.resolve(`@fontsource/${file}`));
 }
 
-let opened: Faces | undefined;
+let opened: { readonly key: string; readonly faces: Faces } | undefined;
+let covered: Coverage | undefined;
 
-/** The fonts that PDFs and SVGs embed, from the packages that ship with the program; opened once. */
-export function faces(): Faces {
-	opened ??= openFaces(load());
-	return opened;
+/**
+ * The fonts that PDFs and SVGs embed: those that ship with the program, then the person's own for letters that these
+ * lack. What was opened last stays open.
+ */
+export function faces(own: readonly FontFile[] = []): Faces {
+	const key = own.map(({ id, use }) => `${id} ${use}`).join();
+	if (opened?.key !== key) opened = { key, faces: openFaces(load(own)) };
+	return opened.faces;
 }
 
-function load(): FontFiles {
+/** Letters that the shipped fonts have. */
+export function shippedCoverage(): Coverage {
+	covered ??= coverageOf(openFaces(load([])));
+	return covered;
+}
+
+function load(own: readonly FontFile[]): FontFiles {
+	const added = (style: 'hand' | 'lettering') =>
+		own.flatMap(({ use, file }) => (use === 'both' || use === style ? [file] : []));
 	// Letters that the hand typeface lacks are taken from a plain one that has more scripts.
 	const plain = ['latin', 'latin-ext', 'greek', 'cyrillic', 'cyrillic-ext', 'vietnamese'].map(
 		(script) => face(`alegreya-sans/files/alegreya-sans-${script}-400-normal.woff`)
@@ -25,13 +49,15 @@ function load(): FontFiles {
 		hand: [
 			face('patrick-hand/files/patrick-hand-latin-400-normal.woff'),
 			face('patrick-hand/files/patrick-hand-latin-ext-400-normal.woff'),
-			...plain
+			...plain,
+			...added('hand')
 		],
 		lettering: [
 			...['latin', 'latin-ext', 'greek', 'cyrillic'].map((script) =>
 				face(`alegreya/files/alegreya-${script}-500-normal.woff`)
 			),
-			...plain
+			...plain,
+			...added('lettering')
 		]
 	};
 }

@@ -30,5 +30,6 @@ export async function monthSheet(
 	if (!placed) error(404, 'There is no such month.');
 	const { plan, run } = placed;
 	const correction = printer && correctionFor(printer);
-	return sheetApart({ as, plan, run, query: url.search, correction }, gone);
+	const fonts = await store.fonts.files();
+	return sheetApart({ as, plan, run, query: url.search, fonts, correction }, gone);
 }

@@ -4,7 +4,7 @@ import type { Page } from '$lib/core/paper';
 import { pageArt, type Drawn } from '$lib/core/render/page-art';
 import { renderPng, resolutions } from '$lib/core/render/png';
 import { renderSvg } from '$lib/core/render/svg';
-import { faces } from './fonts';
+import { faces, type FontFile } from './fonts';
 import { faulty } from './problem';
 
 /** What a query asks of one page, checked. */
@@ -14,15 +14,25 @@ interface Asked {
 }
 
 /** The page of `?page=` as an SVG in mm; `?only=lines` or `stencil` leaves out the rest. */
-export function svgResponse(plan: Plan, run: Run, query: URLSearchParams): Response {
+export function svgResponse(
+	plan: Plan,
+	run: Run,
+	query: URLSearchParams,
+	fonts: readonly FontFile[]
+): Response {
 	const asked = askedOf(run, query);
 	if (asked instanceof Response) return asked;
 	const art = pageArt(plan, run, asked.page, asked.drawn);
-	return file(renderSvg(art, faces()), 'image/svg+xml', nameOf(plan, asked.page, 'svg'));
+	return file(renderSvg(art, faces(fonts)), 'image/svg+xml', nameOf(plan, asked.page, 'svg'));
 }
 
 /** The page of `?page=` as a PNG of `?dpi=` dots per inch, 300 by default. */
-export async function pngResponse(plan: Plan, run: Run, query: URLSearchParams): Promise<Response> {
+export async function pngResponse(
+	plan: Plan,
+	run: Run,
+	query: URLSearchParams,
+	fonts: readonly FontFile[]
+): Promise<Response> {
 	const asked = askedOf(run, query);
 	if (asked instanceof Response) return asked;
 	const dpi = Number(query.get('dpi') ?? 300);
@@ -31,7 +41,7 @@ export async function pngResponse(plan: Plan, run: Run, query: URLSearchParams):
 		const message = `must be a whole number from ${least} to ${most}; it is “${query.get('dpi')}”`;
 		return faulty([{ path: 'dpi', message }]);
 	}
-	const png = await renderPng(pageArt(plan, run, asked.page, asked.drawn), faces(), dpi);
+	const png = await renderPng(pageArt(plan, run, asked.page, asked.drawn), faces(fonts), dpi);
 	return file(new Uint8Array(png), 'image/png', nameOf(plan, asked.page, 'png'));
 }
 

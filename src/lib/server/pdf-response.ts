@@ -3,7 +3,7 @@ import { formatMonth } from '$lib/core/month';
 import { renderPdf, type Correction } from '$lib/core/render/pdf';
 import { placesOn } from '$lib/core/render/sheet-places';
 import { renderSheets } from '$lib/core/render/sheets-pdf';
-import { faces } from './fonts';
+import { faces, type FontFile } from './fonts';
 import { drawnOf, noSuchPage, onlyFault } from './page-response';
 import { faulty } from './problem';
 
@@ -16,6 +16,7 @@ export async function pdfResponse(
 	plan: Plan,
 	run: Run,
 	query: URLSearchParams,
+	fonts: readonly FontFile[],
 	correction?: Correction
 ): Promise<Response> {
 	const name = `horarium-${formatMonth(plan.month)}`;
@@ -28,7 +29,7 @@ export async function pdfResponse(
 		return faulty([{ path: 'page', message: noSuchPage(run, number) }]);
 	const part = { ...run, pages };
 	if (sheet === null)
-		return pdfAnswer(await renderPdf(plan, part, faces(), correction, drawn), name);
+		return pdfAnswer(await renderPdf(plan, part, faces(fonts), correction, drawn), name);
 	if (sheet !== 'a4' && sheet !== 'letter')
 		return faulty([{ path: 'sheet', message: `must be a4 or letter; it is “${sheet}”` }]);
 	if (!placesOn(sheet, plan.notebook.pageMm)) {
@@ -36,7 +37,7 @@ export async function pdfResponse(
 		const message = `is too small for two pages of ${width} × ${height} mm: print them one by one`;
 		return faulty([{ path: 'sheet', message }]);
 	}
-	return pdfAnswer(await renderSheets(plan, part, faces(), sheet, drawn, correction), name);
+	return pdfAnswer(await renderSheets(plan, part, faces(fonts), sheet, drawn, correction), name);
 }
 
 /** A PDF that browsers show, and save under a name. */

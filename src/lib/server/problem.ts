@@ -42,7 +42,7 @@ export async function readBody(request: Request, most = mostBytes): Promise<Body
 }
 
 /** The bytes of a body, or none when they are too many. */
-async function bytesOf(request: Request, most: number): Promise<Uint8Array | undefined> {
+export async function bytesOf(request: Request, most: number): Promise<Uint8Array | undefined> {
 	if (!request.body) return new Uint8Array();
 	const reader = request.body.getReader();
 	const chunks: Uint8Array[] = [];

@@ -3,7 +3,7 @@ import { pageGuide } from '$lib/core/guide';
 import { formatMonth } from '$lib/core/month';
 import type { Correction } from '$lib/core/render/pdf';
 import { renderStrips } from '$lib/core/render/strips-pdf';
-import { checkSheetFont } from './fonts';
+import { checkSheetFont, type FontFile } from './fonts';
 import { noSuchPage, pngResponse, svgResponse } from './page-response';
 import { pdfAnswer, pdfResponse } from './pdf-response';
 import { faulty } from './problem';
@@ -15,20 +15,23 @@ export interface SheetRequest {
 	readonly run: Run;
 	/** Checked against what the address may be asked. */
 	readonly query: string;
+	/** The person's own. */
+	readonly fonts: readonly FontFile[];
 	/** For the printer it is printed with. */
 	readonly correction?: Correction;
 }
 
 /** Draws a kept month's pages, or one of them. */
-export async function sheet({ as, plan, run, query, correction }: SheetRequest): Promise<Response> {
+export async function sheet(request: SheetRequest): Promise<Response> {
+	const { as, plan, run, query, fonts, correction } = request;
 	const asked = new URLSearchParams(query);
 	switch (as) {
 		case 'pdf':
-			return pdfResponse(plan, run, asked, correction);
+			return pdfResponse(plan, run, asked, fonts, correction);
 		case 'svg':
-			return svgResponse(plan, run, asked);
+			return svgResponse(plan, run, asked, fonts);
 		case 'png':
-			return pngResponse(plan, run, asked);
+			return pngResponse(plan, run, asked, fonts);
 		case 'strips':
 			return stripsResponse(plan, run, asked, correction);
 	}

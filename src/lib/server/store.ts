@@ -2,6 +2,7 @@ import { openDatabase, type Db } from './database';
 import type { SetAside } from './kept';
 import { Months } from './months';
 import { Notebooks } from './notebooks';
+import { OwnFonts } from './own-fonts';
 import { OwnKinds } from './own-kinds';
 import { PersonStore } from './person';
 import { writing } from './write';
@@ -12,6 +13,7 @@ export interface Shelf {
 	readonly months: Months;
 	readonly person: PersonStore;
 	readonly kinds: OwnKinds;
+	readonly fonts: OwnFonts;
 }
 
 /** Everything that is kept, over one database file. */
@@ -48,6 +50,7 @@ function shelfOn(db: Db): Shelf {
 		notebooks: new Notebooks(db),
 		months: new Months(db),
 		person: new PersonStore(db),
-		kinds: new OwnKinds(db)
+		kinds: new OwnKinds(db),
+		fonts: new OwnFonts(db)
 	};
 }

@@ -8,3 +8,4 @@ export { flag, measure, missing, oneOf, record, whole, words } from './rules';
 export { drawnSchema } from './drawn-schema';
 export { handSchema, weekStartSchema } from './person-schema';
 export { cutsFault, cutsSchema } from './cut-schema';
+export { fontUseSchema, listOfRanges } from './font-schema';

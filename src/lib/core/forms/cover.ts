@@ -1,5 +1,5 @@
 import { frame, move, text, type Mark, type TintMark } from '../draw';
-import { fitLettering, letters } from '../hand';
+import { fitLettering, leastCapital, letters, type Lettering } from '../hand';
 import { monthName } from '../month';
 import type { Size } from '../paper';
 import {
@@ -99,8 +99,17 @@ function wordOf(setting: Setting): string {
 	);
 }
 
+/** The word's letters over the width; undefined where they would be narrower than letters can be drawn. */
+function fitOf(setting: Setting, w: number): Lettering | undefined {
+	const count = letters(wordOf(setting)).length;
+	const least = Math.max(leastLetter, leastCapital(setting.hand));
+	return [false, true]
+		.flatMap((tight) => fitLettering(count, w, letterRows, tight) ?? [])
+		.find(({ letter }) => letter >= least);
+}
+
 function factsOf(setting: Setting, c: number, w: number): Facts {
-	const fit = fitLettering(letters(wordOf(setting)).length, w, letterRows);
+	const fit = fitOf(setting, w);
 	const { weeks, days, lead } = setting.month;
 	return {
 		cell: { w: c, h: c },
@@ -116,22 +125,19 @@ function factsOf(setting: Setting, c: number, w: number): Facts {
 }
 
 function titleSums(setting: Setting, w: number): string[] {
+	const fit = fitOf(setting, w);
+	if (!fit) return ['the word is too long for drawn letters: it is written'];
 	const count = letters(wordOf(setting)).length;
-	const fit = fitLettering(count, w, letterRows);
-	if (!fit) return [];
 	return [`${count} letters of ${fit.letter} with gaps of ${fit.gap} = ${fit.used} of ${w} across`];
 }
 
 function titleOf(setting: Setting, w: number): Mark[] {
 	const word = wordOf(setting);
-	const drawn = letters(word);
 	// A cover's word may spread over the whole width.
-	const fit = [false, true]
-		.flatMap((tight) => fitLettering(drawn.length, w, letterRows, tight) ?? [])
-		.find(({ letter }) => letter >= leastLetter);
+	const fit = fitOf(setting, w);
 	if (!fit) return [text(word, { x: 0, y: 1, w, h: letterRows }, 'hand')];
 	const y = 1 + Math.floor((letterRows - fit.letter) / 2);
-	return drawnLetters(drawn, fit, { x: 0, y, w, h: fit.letter });
+	return drawnLetters(letters(word), fit, { x: 0, y, w, h: fit.letter });
 }
 
 /** The place of the picture between two rows. */

@@ -1,5 +1,5 @@
 import { line, text, type Mark } from '../draw';
-import { letters, type Lettering } from '../hand';
+import { hangsTogether, leastCapital, letters, runsFromRight, type Lettering } from '../hand';
 import type { Rect } from '../paper';
 import type { Setting } from './form';
 
@@ -15,37 +15,40 @@ export function titleRows(setting: Setting): number {
 const titleLetter = { w: 2, h: 3 };
 const naturalGap = 1;
 
-/** Letters of a word where a lettering puts them, each in a box of its own as high as the rectangle. */
+/**
+ * Letters of a word where a lettering puts them, each in a box of its own as high as the rectangle, from the right
+ * where the word runs from there; a word whose letters hang together is drawn in one piece.
+ */
 export function drawnLetters(drawn: readonly string[], fit: Lettering, rect: Rect): Mark[] {
-	return drawn.flatMap((letter, index) =>
-		letter === ' '
-			? []
-			: [
-					text(
-						letter,
-						{
-							x: rect.x + fit.margin + index * (fit.letter + fit.gap),
-							y: rect.y,
-							w: fit.letter,
-							h: rect.h
-						},
-						'lettering'
-					)
-				]
-	);
+	const word = drawn.join('');
+	if (hangsTogether(word))
+		return [text(word, { ...rect, x: rect.x + fit.margin, w: fit.used }, 'lettering')];
+	const last = drawn.length - 1;
+	const fromRight = runsFromRight(word);
+	return drawn.flatMap((letter, index) => {
+		const place = fromRight ? last - index : index;
+		const x = rect.x + fit.margin + place * (fit.letter + fit.gap);
+		return letter === ' ' ? [] : [text(letter, { ...rect, x, w: fit.letter }, 'lettering')];
+	});
 }
 
 /**
  * A title's letters, centred in a rectangle with natural gaps, never stretched to its edges. Where they do not fit
- * they go without gaps; where not even that fits, the title is written in one piece instead of drawn.
+ * they go without gaps, then narrower, down to the smallest capitals of the hand; where not even these fit, the title
+ * is written in one piece instead of drawn.
  */
-function titleLetters(word: string, rect: Rect): Mark[] {
+function titleLetters({ hand }: Setting, word: string, rect: Rect): Mark[] {
 	const drawn = letters(word);
-	for (const gap of rect.h < titleLetter.h ? [] : [naturalGap, 0]) {
-		const used = drawn.length * titleLetter.w + (drawn.length - 1) * gap;
+	const least = leastCapital(hand);
+	const usual = Math.max(titleLetter.w, least);
+	const ways = rect.h < titleLetter.h ? [] : [{ letter: usual, gap: naturalGap }];
+	if (ways.length > 0)
+		for (let letter = usual; letter >= least; letter--) ways.push({ letter, gap: 0 });
+	for (const { letter, gap } of ways) {
+		const used = drawn.length * letter + (drawn.length - 1) * gap;
 		if (used > rect.w) continue;
 		const margin = Math.floor((rect.w - used) / 2);
-		return drawnLetters(drawn, { letter: titleLetter.w, gap, used, margin }, rect);
+		return drawnLetters(drawn, { letter, gap, used, margin }, rect);
 	}
 	return [text(word, rect, 'hand')];
 }
@@ -55,7 +58,7 @@ export function titleMarks(setting: Setting, width: number, ruled: boolean): Mar
 	const { title } = setting.wish;
 	if (!title) return [];
 	const rows = titleRows(setting);
-	const letters = titleLetters(title, {
+	const letters = titleLetters(setting, title, {
 		x: 0,
 		y: 0,
 		w: width,

@@ -4,10 +4,10 @@ import { defaultHand } from '../hand';
 import { monthShape } from '../month';
 import { formById, type FormParameters } from '.';
 
-function lettered(wish: FormParameters, w: number, h: number) {
+function lettered(wish: FormParameters, w: number, h: number, letteringPerSquare = 1) {
 	const month = monthShape({ year: 2027, month: 5 }, 'monday');
 	const answer = formById('title')?.layouts(
-		{ month, hand: defaultHand, locale: 'en', wish },
+		{ month, hand: { ...defaultHand, letteringPerSquare }, locale: 'en', wish },
 		{ span: 'page', w, h }
 	);
 	if (!answer) throw new Error('no form');
@@ -58,5 +58,45 @@ describe('a word too long for one line', () => {
 
 	test('says what is missing where neither is possible', () => {
 		expect(lettered({ title: word }, 16, 9)).toContain('the largest letters that fit are');
+	});
+});
+
+describe('the measured capitals of a hand', () => {
+	test('decide whether a word goes on one line', () => {
+		const one = lettered({ title: 'CROSSINGS' }, 28, 20);
+		const large = lettered({ title: 'CROSSINGS' }, 28, 20, 1 / 3);
+		if (typeof one === 'string' || typeof large === 'string') throw new Error('no lettering');
+		// 9 letters of 2 and 8 gaps of 1 are 26 of 28; letters of 3 go only without gaps.
+		expect(one[0]?.facts).toMatchObject({ letter: 2, gap: 1 });
+		expect(large[0]?.facts).toMatchObject({ letter: 3, gap: 0 });
+	});
+
+	test('make the letters of a title wider, and let it be written where they do not fit', () => {
+		const title = (letteringPerSquare: number) => {
+			const answer = formById('table')?.layouts(
+				{
+					month: monthShape({ year: 2027, month: 5 }, 'monday'),
+					hand: { ...defaultHand, letteringPerSquare },
+					locale: 'en',
+					wish: { title: 'MONEY SPENT' }
+				},
+				{ span: 'page', w: 28, h: 40 }
+			);
+			if (!answer?.fits) throw new Error('no table');
+			return answer.layouts[0].marks()[0]?.filter((mark) => mark.kind === 'text' && mark.y === 0);
+		};
+		// 11 letters of 2 without gaps take 22 of 28; of 3 they would take 33.
+		expect(title(1)).toHaveLength(10);
+		expect(title(1 / 3)).toMatchObject([{ text: 'MONEY SPENT', style: 'hand' }]);
+	});
+
+	test('a word that runs from the right is drawn from the right; one that hangs together in one piece', () => {
+		const hebrew = lettered({ title: 'אבג' }, 20, 6);
+		const arabic = lettered({ title: 'شهر' }, 20, 6);
+		if (typeof hebrew === 'string' || typeof arabic === 'string') throw new Error('no lettering');
+		const [first, , last] = hebrew[0]?.letters ?? [];
+		expect(first?.[0]).toBe('א');
+		expect(Number(first?.[1])).toBeGreaterThan(Number(last?.[1]));
+		expect(arabic[0]?.letters).toEqual([['شهر', 0, 0, 20]]);
 	});
 });

@@ -1,12 +1,20 @@
 import { text, type Mark } from '../draw';
-import { fitLettering, letteringOf, letters, letterStarts, type Lettering } from '../hand';
+import {
+	fitLettering,
+	leastCapital,
+	letteringOf,
+	letters,
+	letterStarts,
+	type Lettering
+} from '../hand';
 import { monthName } from '../month';
 import type { Size } from '../paper';
 import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { drawnLetters } from './title-band';
 
 const usualHeight = 6;
-/** Letters narrower than this are no drawn letters any more. */
-const leastLetter = 2;
+/** Letters narrower than this are no drawn letters any more, whatever the hand. */
+const narrowest = 2;
 const lineGap = 1;
 
 function wordOf({ wish, locale, month }: Setting): string {
@@ -28,27 +36,35 @@ function sums(fit: Lettering, count: number, width: number): string[] {
 }
 
 /** A word's largest letters in a length, up to a height: with gaps where they stay large enough. */
-function largest(count: number, length: number, height: number): Lettering | undefined {
+function largest(
+	count: number,
+	length: number,
+	height: number,
+	least: number
+): Lettering | undefined {
 	const spaced = fitLettering(count, length, height);
-	return spaced && spaced.letter >= leastLetter
-		? spaced
-		: fitLettering(count, length, height, true);
+	return spaced && spaced.letter >= least ? spaced : fitLettering(count, length, height, true);
 }
 
-/** Letters along a line that begins at (0, `y`), or down a column that begins at the top. */
-function lettersAlong(
-	drawn: readonly string[],
-	fit: Lettering,
-	y: number,
-	along: 'line' | 'column'
-): Mark[] {
+/** Letters down a column that begins at the top. */
+function lettersDown(drawn: readonly string[], fit: Lettering): Mark[] {
 	const starts = letterStarts(fit, drawn.length);
-	return drawn.flatMap((character, index): Mark[] => {
-		if (character === ' ') return [];
-		const start = starts[index] ?? 0;
-		const place = along === 'line' ? { x: start, y } : { x: 0, y: start };
-		return [text(character, { ...place, w: fit.letter, h: fit.letter }, 'lettering')];
-	});
+	return drawn.flatMap((character, index): Mark[] =>
+		character === ' '
+			? []
+			: [
+					text(
+						character,
+						{ x: 0, y: starts[index] ?? 0, w: fit.letter, h: fit.letter },
+						'lettering'
+					)
+				]
+	);
+}
+
+/** Letters along a line that begins at (0, `y`). */
+function lettersAlong(drawn: readonly string[], fit: Lettering, y: number): Mark[] {
+	return drawnLetters(drawn, fit, { x: 0, y, w: 0, h: fit.letter });
 }
 
 /** A word in two: at the space that leaves the halves most even, or else in the middle. */
@@ -61,14 +77,19 @@ function halves(drawn: readonly string[]): readonly [readonly string[], readonly
 	return [drawn.slice(0, middle), drawn.slice(middle)];
 }
 
-function inTwoLines(drawn: readonly string[], there: Size, height: number): Layout[] {
+function inTwoLines(
+	drawn: readonly string[],
+	there: Size,
+	height: number,
+	least: number
+): Layout[] {
 	const lines = halves(drawn);
 	const most = Math.min(height, Math.floor((there.h - lineGap) / 2));
 	const longer = Math.max(lines[0].length, lines[1].length);
-	const fit = lines[1].length > 0 ? largest(longer, there.w, most) : undefined;
+	const fit = lines[1].length > 0 ? largest(longer, there.w, most, least) : undefined;
 	// A strip as narrow as a letter is for letters one below the other.
-	if (there.w <= usualHeight || !fit || fit.letter < leastLetter) return [];
-	const fits = lines.map((line) => largest(line.length, there.w, fit.letter) ?? fit);
+	if (there.w <= usualHeight || !fit || fit.letter < least) return [];
+	const fits = lines.map((line) => largest(line.length, there.w, fit.letter, least) ?? fit);
 	const h = 2 * fit.letter + lineGap;
 	return [
 		{
@@ -82,17 +103,20 @@ function inTwoLines(drawn: readonly string[], there: Size, height: number): Layo
 				`2 × ${fit.letter} + gap ${lineGap} = ${h} down`
 			],
 			marks: () => [
-				fits.flatMap((own, at) =>
-					lettersAlong(lines[at] ?? [], own, at * (fit.letter + lineGap), 'line')
-				)
+				fits.flatMap((own, at) => lettersAlong(lines[at] ?? [], own, at * (fit.letter + lineGap)))
 			]
 		}
 	];
 }
 
-function downTheSide(drawn: readonly string[], there: Size, height: number): Layout[] {
-	const fit = largest(drawn.length, there.h, Math.min(height, there.w));
-	if (!fit || fit.letter < leastLetter) return [];
+function downTheSide(
+	drawn: readonly string[],
+	there: Size,
+	height: number,
+	least: number
+): Layout[] {
+	const fit = largest(drawn.length, there.h, Math.min(height, there.w), least);
+	if (!fit || fit.letter < least) return [];
 	return [
 		{
 			room: { span: 'page', w: fit.letter, h: there.h },
@@ -103,15 +127,14 @@ function downTheSide(drawn: readonly string[], there: Size, height: number): Lay
 				`upright, down the side: ${drawn.length} letters of ${fit.letter}, gaps of ${fit.gap} = ${fit.used} of ${there.h}`,
 				`letters start at dots ${letterStarts(fit, drawn.length).join(', ')} down`
 			],
-			marks: () => [lettersAlong(drawn, fit, 0, 'column')]
+			marks: () => [lettersDown(drawn, fit)]
 		}
 	];
 }
 
 /**
  * A word in drawn letters over the width of its room: the largest letters up to the height (default 6)
- * win, then the widest gaps. Where one line would leave them narrower than 2 squares, or than asked
- * for, the word stands in two lines or upright down the side. (Common practice.)
+ * win, then the widest gaps. Where one line would leave them narrower than 2 squares, than asked for, or than the hand's smallest capitals, the word stands in two lines or upright down the side. (Common practice.)
  */
 export const title: Form = {
 	id: 'title',
@@ -124,9 +147,10 @@ export const title: Form = {
 		const { letter } = setting.wish;
 		const height = Math.min(there.h, letter ?? usualHeight);
 		const wanted = letter === undefined ? undefined : letteringOf(drawn.length, there.w, letter);
-		const free = largest(drawn.length, there.w, height);
+		const smallest = Math.max(narrowest, leastCapital(setting.hand));
+		const free = largest(drawn.length, there.w, height, smallest);
 		const fit = wanted ? (wanted.fits ? wanted.lettering : undefined) : free;
-		const least = letter ?? leastLetter;
+		const least = letter ?? smallest;
 		if (fit && fit.letter >= least && fit.letter <= there.h)
 			return ranked(
 				[
@@ -136,12 +160,12 @@ export const title: Form = {
 						stretches: false,
 						facts: { letter: fit.letter, gap: fit.gap, used: fit.used },
 						why: sums(fit, drawn.length, there.w),
-						marks: () => [lettersAlong(drawn, fit, 0, 'line')]
+						marks: () => [lettersAlong(drawn, fit, 0)]
 					}
 				],
 				() => tooSmall('Lettering', there, there)
 			);
-		const others = [...inTwoLines(drawn, there, height), ...downTheSide(drawn, there, height)];
+		const others = [inTwoLines, downTheSide].flatMap((way) => way(drawn, there, height, smallest));
 		return ranked(
 			others.filter(({ facts }) => (facts.letter ?? 0) >= least),
 			() => {

@@ -1,3 +1,5 @@
+import { letterRoom } from './script';
+
 /** How much room a person's handwriting takes. */
 export interface Hand {
 	/** Letters that one square holds (common practice: about 2 in a 5 mm square). */
@@ -17,21 +19,20 @@ export const defaultHand: Hand = {
 	lineHeight: 1
 };
 
-const segmenter = new Intl.Segmenter('und', { granularity: 'grapheme' });
-
-/** Letters of a text as people count them: grapheme clusters, an emoji is one. */
-export function letters(text: string): string[] {
-	// Plain ASCII needs no segmenting, and nearly every name is plain.
-	if (/^[\x20-\x7e]*$/.test(text)) return [...text];
-	return Array.from(segmenter.segment(text), (part) => part.segment);
-}
-
-/** Squares a text takes on one line: ceil(letters / letters per square). */
+/** Squares a text takes on one line: ceil(letters / letters per square), a wide letter counted as two. */
 export function textWidth(text: string, hand: Hand): number {
-	return Math.ceil(letters(text).length / hand.lettersPerSquare);
+	return Math.ceil(letterRoom(text) / hand.lettersPerSquare);
 }
 
 /** Letters that fit into a width of whole squares. */
 export function lettersIn(width: number, hand: Hand): number {
 	return Math.floor(width * hand.lettersPerSquare);
+}
+
+/**
+ * Width of the smallest capital that a hand draws, in squares. Rates are kept to a hundredth: 3 squares a letter are
+ * 0.33, and not 4.
+ */
+export function leastCapital({ letteringPerSquare }: Hand): number {
+	return Math.max(1, Math.ceil(1 / letteringPerSquare - 0.05));
 }

@@ -1,4 +1,5 @@
-import { letters, type Hand } from './hand';
+import type { Hand } from './hand';
+import { letters } from './script';
 
 /** What is written to measure a hand: ordinary words, figures, and capitals drawn with care. */
 export const phrases = {

@@ -1,4 +1,5 @@
-import { letters, type Hand } from './hand';
+import type { Hand } from './hand';
+import { letterRoom } from './script';
 
 /** A text broken into lines. */
 export interface Broken {
@@ -26,7 +27,7 @@ export function wordsOf(text: string): string[] {
  * letter. Undefined when a word is longer than a line. Work grows with words × words to the line.
  */
 export function breakLines(words: readonly string[], capacity: number): Broken | undefined {
-	const lengths = words.map((word) => letters(word).length);
+	const lengths = words.map((word) => letterRoom(word));
 	const count = words.length;
 	// Best slack, number of lines and first break of what follows each word.
 	const slack = new Float64Array(count + 1);
@@ -114,7 +115,7 @@ function leastLines(words: readonly string[], capacity: number): number | undefi
 	let lines = 0;
 	let left = -1;
 	for (const word of words) {
-		const { length } = letters(word);
+		const length = letterRoom(word);
 		if (length > capacity) return undefined;
 		if (left < length + 1) {
 			lines++;

@@ -1,5 +1,6 @@
 import * as fontkit from 'fontkit';
-import type { TextMark } from '../draw';
+import type { TextStyle } from '../draw';
+import type { Coverage, Ranges } from '../hand';
 
 /** Font files by what is written with them; the first that has a letter writes it. */
 export interface FontFiles {
@@ -12,16 +13,12 @@ export interface Face {
 	readonly name: string;
 	readonly file: Buffer;
 	readonly font: fontkit.Font;
+	/** Widths of texts that were set, in parts of the size. */
+	readonly widths: Map<string, number>;
 }
 
 /** Open font files by what is written with them. */
 export type Faces = Readonly<Record<'hand' | 'lettering', readonly Face[]>>;
-
-/** A part of a text that one face writes. */
-export interface FaceRun {
-	readonly face: Face;
-	readonly text: string;
-}
 
 /** Opens font files; what is no single font is left out. */
 export function openFaces(files: FontFiles): Faces {
@@ -33,22 +30,34 @@ function open(style: string, files: readonly Uint8Array[]): Face[] {
 		const buffer = Buffer.from(file);
 		const font = fontkit.create(buffer);
 		return 'hasGlyphForCodePoint' in font
-			? [{ name: `${style}-${index}`, file: buffer, font }]
+			? [{ name: `${style}-${index}`, file: buffer, font, widths: new Map() }]
 			: [];
 	});
 }
 
-/** Cuts a mark's text where the face changes; a letter that no face has is written with the first. */
-export function faceRuns({ text, style }: TextMark, faces: Faces): FaceRun[] {
-	const all = faces[style === 'lettering' ? 'lettering' : 'hand'];
-	const runs: { face: Face; text: string }[] = [];
-	for (const letter of text) {
-		const codePoint = letter.codePointAt(0) ?? 0;
-		const face = all.find(({ font }) => font.hasGlyphForCodePoint(codePoint)) ?? all[0];
-		if (!face) continue;
-		const last = runs.at(-1);
-		if (last?.face === face) last.text += letter;
-		else runs.push({ face, text: letter });
+/** The faces that a text of a style is written with, the first one that has a letter writing it. */
+export function facesFor(style: TextStyle, faces: Faces): readonly Face[] {
+	return faces[style === 'lettering' ? 'lettering' : 'hand'];
+}
+
+/** Which letters the faces have. */
+export function coverageOf(faces: Faces): Coverage {
+	return { hand: rangesOf(faces.hand), lettering: rangesOf(faces.lettering) };
+}
+
+function rangesOf(faces: readonly Face[]): Ranges {
+	const codes = [...new Set(faces.flatMap(({ font }) => font.characterSet))].sort((a, b) => a - b);
+	const ranges: [number, number][] = [];
+	for (const code of codes) {
+		const last = ranges.at(-1);
+		if (last && last[1] === code - 1) last[1] = code;
+		else ranges.push([code, code]);
 	}
-	return runs;
+	return ranges;
+}
+
+/** The media type of a font file, told by how it begins. */
+export function fontType(file: Uint8Array): string {
+	const start = Buffer.from(file.subarray(0, 4)).toString('latin1');
+	return { wOFF: 'font/woff', wOF2: 'font/woff2', OTTO: 'font/otf' }[start] ?? 'font/ttf';
 }

@@ -2,7 +2,7 @@ import { frontOf, leafLines, type CutLine } from '../cuts';
 import { slotOutline, stencilSlots, type TextMark, type Tone } from '../draw';
 import { cutsOf, pageMarks, type Plan, type Run } from '../fit';
 import { marginMm, type Dot, type Page, type Rect } from '../paper';
-import { setText } from './lettering-size';
+import { setText, type Anchor } from './lettering-size';
 
 /** What of a page is drawn: everything; only its lines, to be traced; or slots to be cut out of card. */
 export type Drawn = 'everything' | 'lines' | 'stencil';
@@ -10,9 +10,10 @@ export type Drawn = 'everything' | 'lines' | 'stencil';
 /** A text as it is set on paper. */
 export interface ArtText {
 	readonly mark: TextMark;
-	/** Left end of its line, or its middle when centred; on the baseline. */
+	/** Its line's left end, middle or right end, on the baseline. */
 	readonly x: number;
 	readonly y: number;
+	readonly anchor: Anchor;
 	readonly size: number;
 }
 
@@ -100,7 +101,8 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 		texts: marks.flatMap((mark): ArtText[] => {
 			if (mark.kind !== 'text') return [];
 			const set = setText(mark, hand);
-			return [{ mark, ...at({ x: set.x, y: set.baseline }), size: set.size * pitchMm }];
+			const place = at({ x: set.x, y: set.baseline });
+			return [{ mark, ...place, anchor: set.anchor, size: set.size * pitchMm }];
 		})
 	};
 }

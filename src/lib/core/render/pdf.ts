@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
-import { faceRuns, type FaceRun, type Faces } from './faces';
+import type { Faces } from './faces';
 import {
 	cutDashMm,
 	cutPenMm,
@@ -13,6 +13,7 @@ import {
 	type PageArt
 } from './page-art';
 import { collectPdf, pointsPerMm } from './pdf-file';
+import { mirrored, setRuns } from './set-runs';
 
 /** Factors by which the file is larger than the paper, so that a printer that shrinks prints true. */
 export interface Correction {
@@ -100,24 +101,17 @@ function drawCuts(document: PDFKit.PDFDocument, { cuts }: PageArt): void {
 	document.restore();
 }
 
-function drawText(document: PDFKit.PDFDocument, { mark, x, y, size }: ArtText, faces: Faces): void {
-	const runs = faceRuns(mark, faces);
+function drawText(document: PDFKit.PDFDocument, text: ArtText, faces: Faces): void {
+	const { mark, x, y, size } = text;
 	document.save();
 	document.translate(x, y);
 	if (mark.turned) document.rotate(-90);
-	let along = mark.align === 'center' ? -widthOf(document, runs, size) / 2 : 0;
-	for (const { face, text } of runs) {
-		document
-			.font(face.name, size)
-			.text(text, along, 0, { lineBreak: false, baseline: 'alphabetic' });
-		if (runs.length > 1) along += document.widthOfString(text);
-	}
+	for (const { face, text: words, along, fromRight } of setRuns(text, faces))
+		document.font(face.name, size).text(mirrored(words, fromRight), along, 0, {
+			lineBreak: false,
+			baseline: 'alphabetic',
+			// Without a list of features the words of a line are set one by one, from left to right.
+			...(fromRight ? { features: [] } : {})
+		});
 	document.restore();
-}
-
-function widthOf(document: PDFKit.PDFDocument, runs: readonly FaceRun[], size: number): number {
-	return runs.reduce(
-		(sum, { face, text }) => sum + document.font(face.name, size).widthOfString(text),
-		0
-	);
 }

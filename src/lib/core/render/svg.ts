@@ -1,5 +1,6 @@
-import { faceRuns, type Face, type Faces } from './faces';
+import { fontType, type Face, type Faces } from './faces';
 import { cutDashMm, cutPenMm, dotMm, inks, tones, type ArtText, type PageArt } from './page-art';
+import { lineOf, setRuns } from './set-runs';
 
 /**
  * A page as an SVG at true size, its units mm. Texts stay texts: the fonts that they are written in are
@@ -8,7 +9,7 @@ import { cutDashMm, cutPenMm, dotMm, inks, tones, type ArtText, type PageArt } f
 export function renderSvg(art: PageArt, faces: Faces, outlined = false): string {
 	const { width, height, tints, dots, strokes, pen, cuts, texts } = art;
 	const used = new Set(
-		outlined ? [] : texts.flatMap(({ mark }) => faceRuns(mark, faces).map(({ face }) => face))
+		outlined ? [] : texts.flatMap((text) => setRuns(text, faces).map(({ face }) => face))
 	);
 	const parts = [
 		`<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
@@ -45,36 +46,38 @@ function path(parts: readonly string[], look: string): string {
 
 function fontRule({ name, file }: Face): string {
 	const data = file.toString('base64');
-	return `@font-face{font-family:"${name}";src:url(data:font/woff;base64,${data})}`;
+	return `@font-face{font-family:"${name}";src:url(data:${fontType(file)};base64,${data})}`;
 }
 
-function writing({ mark, x, y, size }: ArtText, faces: Faces): string {
-	const anchor = mark.align === 'center' ? ' text-anchor="middle"' : '';
+function writing(text: ArtText, faces: Faces): string {
+	const { mark, x, y, size } = text;
 	const turn = mark.turned ? ` transform="rotate(-90 ${mm(x)} ${mm(y)})"` : '';
-	const runs = faceRuns(mark, faces).map(
-		({ face, text }) => `<tspan font-family="${face.name}">${escaped(text)}</tspan>`
-	);
-	return `<text x="${mm(x)}" y="${mm(y)}" font-size="${mm(size)}" fill="${inks.ink}"${anchor}${turn}>${runs.join('')}</text>`;
+	const runs = setRuns(text, faces).map(({ face, text, along, fromRight }) => {
+		// What runs from the right ends at its left end, and that is what is placed.
+		const direction = fromRight ? ' direction="rtl" text-anchor="end"' : '';
+		return `<tspan x="${mm(x + along)}" font-family="${face.name}"${direction}>${escaped(text)}</tspan>`;
+	});
+	return `<text y="${mm(y)}" font-size="${mm(size)}" fill="${inks.ink}"${turn}>${runs.join('')}</text>`;
 }
 
-function outlines({ mark, x, y, size }: ArtText, faces: Faces): string {
+function outlines(text: ArtText, faces: Faces): string {
+	const { mark, x, y, size } = text;
 	const glyphs: string[] = [];
-	let along = 0;
-	for (const { face, text } of faceRuns(mark, faces)) {
+	for (const { face, text: words, along, fromRight } of setRuns(text, faces)) {
 		const scale = size / face.font.unitsPerEm;
-		const line = face.font.layout(text);
+		const line = lineOf(face, words, fromRight);
+		let at = along;
 		line.glyphs.forEach((glyph, index) => {
 			const place = line.positions[index];
 			const [dx, dy] = [place?.xOffset ?? 0, place?.yOffset ?? 0];
 			glyphs.push(
-				`<path transform="translate(${mm(along + dx * scale)} ${mm(-dy * scale)}) scale(${scale} ${-scale})" d="${glyph.path.toSVG()}"/>`
+				`<path transform="translate(${mm(at + dx * scale)} ${mm(-dy * scale)}) scale(${scale} ${-scale})" d="${glyph.path.toSVG()}"/>`
 			);
-			along += (place?.xAdvance ?? 0) * scale;
+			at += (place?.xAdvance ?? 0) * scale;
 		});
 	}
-	const start = mark.align === 'center' ? -along / 2 : 0;
 	const turn = mark.turned ? ' rotate(-90)' : '';
-	return `<g fill="${inks.ink}" transform="translate(${mm(x)} ${mm(y)})${turn} translate(${mm(start)} 0)">${glyphs.join('')}</g>`;
+	return `<g fill="${inks.ink}" transform="translate(${mm(x)} ${mm(y)})${turn}">${glyphs.join('')}</g>`;
 }
 
 /** A length to a ten-thousandth of a millimetre. */

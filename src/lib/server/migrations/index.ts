@@ -4,6 +4,7 @@ import { handAndPrinters } from './002-hand-and-printers';
 import { ownKinds } from './003-own-kinds';
 import { drawnPages } from './004-drawn-pages';
 import { monthCuts } from './005-cuts';
+import { ownFonts } from './006-own-fonts';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -11,5 +12,6 @@ export const migrations: Record<string, Migration> = {
 	'002-hand-and-printers': handAndPrinters,
 	'003-own-kinds': ownKinds,
 	'004-drawn-pages': drawnPages,
-	'005-cuts': monthCuts
+	'005-cuts': monthCuts,
+	'006-own-fonts': ownFonts
 };

@@ -1,6 +1,7 @@
 import type { Plan, Run } from '$lib/core/fit';
 import type { Checked } from '$lib/core/formats';
 import type { ApiRequest } from '../api-answers';
+import type { FontCheck } from '../font-check';
 import type { BodyName, BodyOf } from '../schemas';
 import type { SheetRequest } from '../sheet-answers';
 import { unpack } from './packed';
@@ -38,4 +39,10 @@ export async function answerApart(input: ApiRequest, gone: AbortSignal): Promise
 export async function sheetApart(input: SheetRequest, gone: AbortSignal): Promise<Response> {
 	const pool = threads();
 	return unpack(await (pool ? inThread(pool, { name: 'sheet', input }, gone) : tasks.sheet(input)));
+}
+
+/** Whether a font file can be written with: what somebody sends may be anything. */
+export function fontApart(file: Uint8Array, gone: AbortSignal): Promise<FontCheck> {
+	const pool = threads();
+	return pool ? inThread(pool, { name: 'font', input: file }, gone) : tasks.font(file);
 }

@@ -1,6 +1,7 @@
 import { planRun, type Plan, type Run } from '$lib/core/fit';
 import { readJson, type Checked, type Validator } from '$lib/core/formats';
 import { answer, type ApiRequest } from '../api-answers';
+import { checkFont, type FontCheck } from '../font-check';
 import { bodies, type BodyName, type BodyOf } from '../schemas';
 import { sheet, type SheetRequest } from '../sheet-answers';
 import { pack, type Packed } from './packed';
@@ -22,7 +23,8 @@ export const tasks = {
 	/** Nothing is carried from one run to the next: of equally good runs it could choose another one. */
 	run: async (plan: Plan): Promise<Run> => planRun(plan),
 	answer: async (request: ApiRequest): Promise<Packed> => pack(await answer(request)),
-	sheet: async (request: SheetRequest): Promise<Packed> => pack(await sheet(request))
+	sheet: async (request: SheetRequest): Promise<Packed> => pack(await sheet(request)),
+	font: (file: Uint8Array): Promise<FontCheck> => checkFont(file)
 };
 
 /** One piece of work. */
@@ -30,4 +32,5 @@ export type Job =
 	| { readonly name: 'check'; readonly input: CheckRequest }
 	| { readonly name: 'run'; readonly input: Plan }
 	| { readonly name: 'answer'; readonly input: ApiRequest }
-	| { readonly name: 'sheet'; readonly input: SheetRequest };
+	| { readonly name: 'sheet'; readonly input: SheetRequest }
+	| { readonly name: 'font'; readonly input: Uint8Array };

@@ -15,5 +15,7 @@ export default function work(job: ThreadJob): Promise<unknown> {
 			return tasks.answer(job.input);
 		case 'sheet':
 			return tasks.sheet(job.input);
+		case 'font':
+			return tasks.font(job.input);
 	}
 }

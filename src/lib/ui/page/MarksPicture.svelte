@@ -1,9 +1,13 @@
 <script lang="ts">
 	import type { Mark } from '$lib/core/draw';
-	import type { Hand } from '$lib/core/hand';
+	import { roomForMissing, type Hand } from '$lib/core/hand';
 	import { setText } from '$lib/core/render';
+	import { getCoverage } from '$lib/ui/fonts.svelte';
 
 	let { marks, hand }: { marks: readonly Mark[]; hand: Hand } = $props();
+
+	const coverage = getCoverage();
+	const anchors = { left: 'start', middle: 'middle', right: 'start' } as const;
 
 	/** All strokes as one path: a page has hundreds, and one element redraws fastest. */
 	const strokes = $derived(
@@ -18,7 +22,11 @@
 	);
 	const tints = $derived(marks.flatMap((mark) => (mark.kind === 'tint' ? [mark] : [])));
 	const texts = $derived(
-		marks.flatMap((mark) => (mark.kind === 'text' ? [{ mark, set: setText(mark, hand) }] : []))
+		marks.flatMap((mark) => {
+			if (mark.kind !== 'text') return [];
+			const words = roomForMissing(mark.text, mark.style, coverage());
+			return [{ mark, words, set: setText(mark, hand) }];
+		})
 	);
 </script>
 
@@ -26,13 +34,14 @@
 	<rect x={tint.x} y={tint.y} width={tint.w} height={tint.h} style:fill="var(--tint-{tint.tone})" />
 {/each}
 <path d={strokes} class="fill-none stroke-ink" stroke-width="0.07" stroke-linecap="square" />
-{#each texts as { mark, set }, index (index)}
+{#each texts as { mark, words, set }, index (index)}
 	<text
 		x={set.x}
 		y={set.baseline}
 		font-size={set.size}
 		transform={mark.turned ? `rotate(-90 ${set.x} ${set.baseline})` : undefined}
-		text-anchor={mark.align === 'center' ? 'middle' : 'start'}
-		class="fill-ink {mark.style === 'lettering' ? 'font-serif' : 'font-hand'}">{mark.text}</text
+		direction={set.anchor === 'right' ? 'rtl' : undefined}
+		text-anchor={anchors[set.anchor]}
+		class="fill-ink {mark.style === 'lettering' ? 'font-serif' : 'font-hand'}">{words}</text
 	>
 {/each}

@@ -7,6 +7,7 @@
 	import PagesMeter from '$lib/ui/month/PagesMeter.svelte';
 	import Proof from '$lib/ui/month/Proof.svelte';
 	import RunPicture from '$lib/ui/month/RunPicture.svelte';
+	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import SaveState from '$lib/ui/month/SaveState.svelte';
 	import Suggestions from '$lib/ui/month/Suggestions.svelte';
 	import WishList from '$lib/ui/month/WishList.svelte';
@@ -54,6 +55,7 @@
 			<Suggestions {desk} />
 			<Proof {desk} />
 		</div>
+		<MissingLetters plan={desk.plan} run={desk.run} />
 		{#if moves}
 			<p class="border-l-4 border-calm bg-sheet px-3 py-2 print:hidden" role="status">
 				{titleOf(moves.month)} moves by {Math.abs(moves.by)}

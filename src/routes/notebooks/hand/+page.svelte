@@ -10,6 +10,8 @@
 	} from '$lib/core/hand';
 	import { languageTags } from '$lib/ui/locale';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import Notices from '$lib/ui/shell/Notices.svelte';
+	import OwnFonts from '$lib/ui/notebook/OwnFonts.svelte';
 	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
 
 	let { data } = $props();
@@ -115,6 +117,10 @@
 			</div>
 		</li>
 		<li class="border-t border-hairline pt-4">
+			<h2 class="text-xl" id="letters">Letters of other scripts</h2>
+			<OwnFonts fonts={data.fonts} locale={data.locale} />
+		</li>
+		<li class="border-t border-hairline pt-4">
 			<h2 class="text-xl">Language</h2>
 			<label class="flex flex-col gap-0.5">
 				<span class="text-sm text-ink-soft">Weekdays and months on the pages are written in</span>
@@ -130,3 +136,4 @@
 		</li>
 	</ol>
 </main>
+<Notices />

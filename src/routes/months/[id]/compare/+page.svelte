@@ -82,7 +82,9 @@
 	);
 </script>
 
-<svelte:head><title>Compare · Horarium</title></svelte:head>
+<svelte:head
+	><title>Compare · {monthTitle(desk.plan.locale, desk.plan.month)} · Horarium</title></svelte:head
+>
 
 <main id="main" class="mx-auto w-full max-w-4xl flex-1 px-5 py-6">
 	<h1 class="pb-1 text-3xl">The same wishes elsewhere</h1>

@@ -6,6 +6,7 @@
 	import { placesOn } from '$lib/core/render/sheet-places';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
+	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import ArchiveButton from '$lib/ui/sheets/ArchiveButton.svelte';
 	import {
@@ -64,7 +65,9 @@
 	<a class="button" href={address} target="_blank" rel="noopener" data-sveltekit-reload>{name}</a>
 {/snippet}
 
-<svelte:head><title>Sheets · Horarium</title></svelte:head>
+<svelte:head
+	><title>Sheets · {monthTitle(desk.plan.locale, desk.plan.month)} · Horarium</title></svelte:head
+>
 
 <main id="main" class="grid flex-1 md:grid-cols-[minmax(17rem,24rem)_1fr] print:block">
 	<section
@@ -124,6 +127,7 @@
 				onchange={(value) => (dpi = value ?? dpi)}
 			/>
 		</div>
+		<MissingLetters plan={desk.plan} run={desk.run} />
 		{#if desk.run.pages.length > 0}
 			<h2 class="pt-2 text-xl">Print or save</h2>
 			<div class="flex flex-wrap gap-2">

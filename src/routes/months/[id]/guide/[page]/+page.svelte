@@ -2,6 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, tick, untrack } from 'svelte';
+	import { monthTitle } from '$lib/core/month';
 	import { pageGuide, sentenceOf } from '$lib/core/guide';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
@@ -9,6 +10,7 @@
 	import StepStrokes from '$lib/ui/guide/StepStrokes.svelte';
 	import { countedIn } from '$lib/ui/guide/counted-in.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
@@ -88,7 +90,14 @@
 	}
 </script>
 
-<svelte:head><title>Counting guide · Horarium</title></svelte:head>
+<svelte:head
+	><title
+		>{open ? `Page ${open.page}, dot by dot` : 'Counting guide'} · {monthTitle(
+			desk.plan.locale,
+			desk.plan.month
+		)} · Horarium</title
+	></svelte:head
+>
 <svelte:window onkeydown={pressed} />
 
 <main
@@ -139,6 +148,7 @@
 					>
 				{/each}
 			</nav>
+			<MissingLetters plan={desk.plan} run={desk.run} pages={[open.page]} />
 			{#if guide.cuts.length > 0}
 				<div class="my-2 border-l-4 border-caution bg-caution-ground px-3 py-2">
 					<h2 class="text-lg">Cut first</h2>

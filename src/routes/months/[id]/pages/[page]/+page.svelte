@@ -2,6 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { kindOf } from '$lib/core/fit';
+	import { monthTitle } from '$lib/core/month';
 	import { pageOf, paperHints } from '$lib/core/paper';
 	import { blockKey, blockName } from '$lib/ui/month/block-name';
 	import { CutDraft } from '$lib/ui/cuts/cut-draft.svelte';
@@ -13,6 +14,7 @@
 	import BlockHandles from '$lib/ui/page/BlockHandles.svelte';
 	import BlockOutlines from '$lib/ui/page/BlockOutlines.svelte';
 	import CountingCursor from '$lib/ui/page/CountingCursor.svelte';
+	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import MovedBlock from '$lib/ui/page/MovedBlock.svelte';
 	import MoveWords from '$lib/ui/page/MoveWords.svelte';
 	import type { CountedDot } from '$lib/ui/page/nearest-dot';
@@ -57,6 +59,7 @@
 			.join(', ')
 	);
 
+	const title = $derived(monthTitle(desk.plan.locale, desk.plan.month));
 	const address = (number: number) => `/months/${desk.id}/pages/${number}`;
 
 	function pressed(event: KeyboardEvent) {
@@ -71,7 +74,11 @@
 	}
 </script>
 
-<svelte:head><title>Page desk · Horarium</title></svelte:head>
+<svelte:head
+	><title
+		>{open ? `Pages ${open.spread.left} and ${open.spread.right}` : 'Page desk'} · {title} · Horarium</title
+	></svelte:head
+>
 <svelte:window onkeydown={pressed} />
 
 <main id="main" class="flex min-h-0 flex-1 flex-col gap-x-6 px-5 py-3 lg:flex-row">
@@ -156,6 +163,11 @@
 					<a class="underline" href="/months/{desk.id}">See what would help</a>
 				</p>
 			{/if}
+			<MissingLetters
+				plan={desk.plan}
+				run={desk.run}
+				pages={[open.spread.left, open.spread.right].flatMap((number) => number ?? [])}
+			/>
 			{#if blocks.length === 0}
 				<p class="text-ink-soft">Both pages are free.</p>
 			{/if}
