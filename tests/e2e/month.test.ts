@@ -37,6 +37,46 @@ describe('the month', () => {
 		expect(await opening.locator('text', { hasText: 'is for the' }).count()).toBe(1);
 	});
 
+	test('events are rows that take a pasted list, and drop nothing that was typed', async () => {
+		await page
+			.getByRole('button', { name: /^Month calendar/ })
+			.first()
+			.click();
+		await page.getByRole('button', { name: 'Add an event' }).click();
+		await page.keyboard.type('12');
+		await page.getByLabel('Time of event 1').fill('19:30');
+		await page.getByLabel('What event 1 is').fill('Choir');
+		await page.locator('svg text', { hasText: '19:30 Choir' }).first().waitFor();
+		await page.getByLabel('What event 1 is').press('Enter');
+		await page.getByLabel('What event 2 is').fill('some day');
+		await page.getByText('Type a day from 1 to 31.').waitFor();
+		await page.getByRole('button', { name: 'Add an event' }).click();
+		await page.getByLabel('What event 3 is').evaluate((field) => {
+			const clipboardData = new DataTransfer();
+			clipboardData.setData('text/plain', 'May 5 Dentist\n3.5. 8:00 Yard\nno day at all');
+			field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, cancelable: true }));
+		});
+		await page.locator('svg text', { hasText: 'Dentist' }).first().waitFor();
+		await page.getByText('no day at all').waitFor();
+		await saved(page);
+		await page.reload({ waitUntil: 'networkidle' });
+		const values = () =>
+			page
+				.getByLabel(/^What event/)
+				.evaluateAll((fields) => fields.map((field) => 'value' in field && field.value));
+		await page
+			.getByRole('button', { name: /^Month calendar/ })
+			.first()
+			.click();
+		expect(await values()).toEqual(['Yard', 'Dentist', 'Choir', 'some day']);
+		await page.getByRole('button', { name: 'Take event 2 away' }).click();
+		await page.getByLabel('What event 3 is').waitFor();
+		expect(await values()).toEqual(['Yard', 'Choir', 'some day']);
+		await page.keyboard.press('Control+z');
+		await page.getByLabel('What event 4 is').waitFor();
+		await page.getByRole('button', { name: 'Take event 4 away' }).click();
+	});
+
 	test('what is added, changed and moved is kept, drawn, and can be taken back', async () => {
 		await addWish('Habit trackers');
 		await page.getByLabel('Names, one a line').fill('Oil the bellows\nKnead');

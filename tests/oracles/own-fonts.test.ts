@@ -13,7 +13,7 @@ import { renderPdf } from '../../src/lib/core/render/pdf';
 import { setRuns } from '../../src/lib/core/render/set-runs';
 import { checkFont } from '../../src/lib/server/font-check';
 import { faces, type FontFile } from '../../src/lib/server/fonts';
-import { a5, documentWith } from '../support/arbitraries';
+import { documentWith } from '../support/arbitraries';
 
 // Referees: pdf.js reads the PDFs; bidi-js, an implementation of UAX 9, puts letters in order.
 const require = createRequire(import.meta.url);

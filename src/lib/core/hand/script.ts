@@ -19,7 +19,7 @@ export function letters(text: string): string[] {
  */
 export function letterRoom(text: string): number {
 	const all = letters(text);
-	if (!/[^\u0000-\u10ff]/.test(text)) return all.length;
+	if (!/[\u1100-\u{10ffff}]/u.test(text)) return all.length;
 	return all.reduce((sum, letter) => sum + roomOf(letter), 0);
 }
 

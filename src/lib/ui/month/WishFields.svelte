@@ -5,7 +5,8 @@
 	import LinesField from '../fields/LinesField.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import TextField from '../fields/TextField.svelte';
-	import { columnLines, eventLines, goalLines, itemLines, nameLines } from './field-lines';
+	import EventsField from './EventsField.svelte';
+	import { columnLines, goalLines, itemLines, nameLines } from './field-lines';
 	import { numberParameters } from './form-fields';
 
 	interface Props {
@@ -170,11 +171,11 @@
 	/>
 {/if}
 {#if has('events')}
-	<LinesField
-		label="Events, one a line: day, time if any, what"
-		name="{own} events"
+	<EventsField
 		value={wish.events ?? []}
-		format={eventLines(plan.month, plan.locale)}
+		month={plan.month}
+		locale={plan.locale}
+		name="{own} events"
 		onchange={(events) => onchange({ events })}
 	/>
 {/if}
