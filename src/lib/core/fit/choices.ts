@@ -16,9 +16,14 @@ import type { Plan } from './plan';
 /** What a form other than the kind's own costs in comfort: more than two pages saved are worth. */
 const otherForm = 85;
 
+/** A title written on a single row is liked less than a drawn one by so much. */
+const writtenTitle = 10;
+
 /** A layout with the form that it belongs to. */
 export interface Choice extends Layout {
 	readonly form: Form;
+	/** The wish as it is ruled: with what it left open settled. */
+	readonly as: Wish;
 }
 
 /** The setting in which a plan's wish is ruled. */
@@ -74,20 +79,32 @@ export function choicesIn(
 	wish: Wish,
 	room: Room
 ): { choices: Choice[]; misfits: Misfit[] } {
-	const setting = settingOf(plan, wish);
 	const choices: Choice[] = [];
 	const misfits: Misfit[] = [];
 	formsOf(wish).forEach((form, index) => {
 		if (!spansOf(wish, form).includes(room.span)) return;
-		const answer = form.layouts(setting, room);
-		if (!answer.fits) misfits.push(answer.misfit);
-		else
-			for (const layout of answer.layouts)
-				choices.push({
-					form,
-					...layout,
-					discomfort: Math.min(worstForm, layout.discomfort + (index > 0 ? otherForm : 0))
-				});
+		const other = index > 0 ? otherForm : 0;
+		const found = settled(wish, form).map(({ as, cost }) => {
+			const answer = form.layouts(settingOf(plan, as), room);
+			if (answer.fits)
+				for (const layout of answer.layouts) {
+					const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
+					choices.push({ ...layout, form, as, discomfort });
+				}
+			return answer;
+		});
+		// What asks for least tells best what is missing.
+		const least = found.at(-1);
+		if (least && !least.fits && found.every(({ fits }) => !fits)) misfits.push(least.misfit);
 	});
 	return { choices: choices.sort((a, b) => a.discomfort - b.discomfort), misfits };
+}
+
+/** Ways to settle what a wish leaves open of its title, each with what it costs in comfort. */
+function settled(wish: Wish, form: Form): { readonly as: Wish; readonly cost: number }[] {
+	const open = wish.title && !wish.titleStyle && form.fields.includes('titleStyle');
+	return [
+		{ as: wish, cost: 0 },
+		...(open ? [{ as: { ...wish, titleStyle: 'written' } as const, cost: writtenTitle }] : [])
+	];
 }

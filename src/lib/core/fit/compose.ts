@@ -37,9 +37,7 @@ export function compose(
 	});
 	const blocks = [
 		...drawnBlocks(plan),
-		...fixed.map(({ part, choice, room, pieces }) =>
-			block(plan, part.wish, choice, room, pieces, 0)
-		),
+		...fixed.map(({ part, choice, room, pieces }) => block(plan, choice, room, pieces, 0)),
 		...placed.flatMap((own) => overSpread(plan, planned, own)),
 		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
 	];
@@ -86,14 +84,8 @@ function rectsOn(blocks: readonly Block[], page: number): Rect[] {
  * A block with the sums of what will be drawn there, the form's first layout in its room; in squares of
  * the page where the choice it was planned with comes out the same.
  */
-function block(
-	plan: Plan,
-	as: Wish,
-	choice: Choice,
-	room: Room,
-	pieces: Pieces,
-	discomfort: number
-): Block {
+function block(plan: Plan, choice: Choice, room: Room, pieces: Pieces, discomfort: number): Block {
+	const { as } = choice;
 	const answer = choice.form.layouts(settingOf(plan, as), room);
 	const drawn = answer.fits ? answer.layouts[0] : choice;
 	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
@@ -140,7 +132,7 @@ function overSpread(
 		{ page: left.page.number, rect: { ...left.origin, ...room.left } },
 		{ page: right.page.number, rect: { ...right.origin, ...room.right } }
 	];
-	return [block(plan, part.wish, choice, room, pieces, cost)];
+	return [block(plan, choice, room, pieces, cost)];
 }
 
 /** Blocks of one page, arranged around what is fixed there and what a spread takes of it. */
@@ -175,11 +167,11 @@ function onPage(
 	return own.map(({ part, choice, cost, rect }, index) => {
 		const final = rects[index] ?? rect;
 		const larger = final.w !== rect.w || final.h !== rect.h;
-		const grows = larger && fills(plan, part, choice, { span: 'page', w: final.w, h: final.h });
+		const grows = larger && fills(plan, choice, { span: 'page', w: final.w, h: final.h });
 		const settled = larger && !grows ? { ...final, w: rect.w, h: rect.h } : final;
 		const room: Room = { span: 'page', w: settled.w, h: settled.h };
 		const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, settled) }];
-		return block(plan, part.wish, choice, room, pieces, cost);
+		return block(plan, choice, room, pieces, cost);
 	});
 }
 
@@ -189,8 +181,8 @@ function withoutAir({ x, y, w, h }: Rect, air: number): Rect {
 }
 
 /** Whether the same form fills a larger room. */
-function fills(plan: Plan, { wish }: Part, { form }: Choice, room: Room): boolean {
-	const answer = form.layouts(settingOf(plan, wish), room);
+function fills(plan: Plan, { as, form }: Choice, room: Room): boolean {
+	const answer = form.layouts(settingOf(plan, as), room);
 	return answer.fits && answer.layouts[0].stretches;
 }
 

@@ -26,6 +26,8 @@ export interface PageSort {
 	readonly side: Side;
 	/** The left page that the month's cover is to face. */
 	readonly beforeCover: boolean;
+	/** Nothing that is held stands on it. */
+	readonly whole: boolean;
 }
 
 /** Before the cover stands only what faces it: a quote, a picture, or what a person put there. */
@@ -35,14 +37,15 @@ function mayFaceCover(wish: Wish): boolean {
 
 /**
  * Sizes that a wish can take on a page of this side, in any of its rooms (one, unless its leaf is cut): what
- * its forms offer on the whole room, on half of it and on a quarter. None is both larger and less comfortable
- * than another.
+ * its forms offer on the whole room, on half of it and on a quarter; with `thorough`, the least height at each width
+ * besides. None is both larger and less comfortable than another.
  */
 export function pageChoices(
 	plan: Plan,
 	wish: Wish,
 	rooms: readonly Size[],
-	{ side, beforeCover }: PageSort
+	{ side, beforeCover, whole }: PageSort,
+	thorough = false
 ): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
 	if (beforeCover && !mayFaceCover(wish)) return [];
@@ -50,7 +53,7 @@ export function pageChoices(
 	const found: PageChoice[] = [];
 	const offer = (room: Size, more: number) => {
 		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }).choices)
-			if (choice.room.span === 'page' && (more === 0 || !choice.form.wholePage)) {
+			if (choice.room.span === 'page' && ((whole && more === 0) || !choice.form.wholePage)) {
 				const { w, h } = choice.room;
 				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra) });
 			}
@@ -70,11 +73,47 @@ export function pageChoices(
 		if (half.w > 0) offer({ w: half.w, h: room.h }, halved);
 		if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
 	}
-	return few(
+	const usual = few(
 		found,
 		(a, b) => a.w <= b.w && a.h <= b.h,
 		({ w, h }) => w * h
 	);
+	if (!thorough) return usual;
+	const least = rooms.flatMap((room) =>
+		leastSizes(plan, wish, room).flatMap(({ choice, ...size }): PageChoice[] => {
+			if (choice.form.wholePage) return [];
+			const squeezed = [size.w <= (room.w - 1) / 2, size.h <= (room.h - 1) / 2];
+			const more = halved * squeezed.filter(Boolean).length;
+			return [{ ...size, choice, cost: rated(choice.discomfort + more + extra) }];
+		})
+	);
+	return [...usual, ...least.filter((size) => !usual.some((other) => noLarger(other, size)))];
+}
+
+function noLarger(a: PageChoice, b: PageChoice): boolean {
+	return a.w <= b.w && a.h <= b.h && a.cost <= b.cost;
+}
+
+/** The least height that a wish can take at each width of a room, where it is less than at a smaller width. */
+function leastSizes(plan: Plan, wish: Wish, room: Size): (Size & { readonly choice: Choice })[] {
+	const ruled = (w: number, h: number) =>
+		choicesIn(plan, wish, { span: 'page', w, h }).choices.find(({ room }) => room.span === 'page');
+	const sizes: (Size & { readonly choice: Choice })[] = [];
+	let lowest = room.h + 1;
+	for (let w = 1; w <= room.w; w++) {
+		// What fits into a room fits into a higher one, so halving finds the least height.
+		let [none, enough] = [0, lowest - 1];
+		if (enough < 1 || !ruled(w, enough)) continue;
+		while (enough - none > 1) {
+			const middle = Math.floor((none + enough) / 2);
+			if (ruled(w, middle)) enough = middle;
+			else none = middle;
+		}
+		const choice = ruled(w, enough);
+		if (choice) sizes.push({ w, h: enough, choice });
+		lowest = enough;
+	}
+	return sizes;
 }
 
 /** Rows that a wish can take over a spread of two pages, all of whose width it uses. */

@@ -1,5 +1,5 @@
 import { compose } from './compose';
-import { problemOf } from './problem-of';
+import { problemOf, type PlannedProblem } from './problem-of';
 import type { Plan, Run } from './plan';
 import { PackingCache, solve, type Progress } from './solve';
 
@@ -22,17 +22,42 @@ export function* planning(
 	cache: PackingCache = new PackingCache(),
 	steps = mostSteps
 ): Generator<Planning, Run> {
-	const planned = problemOf(plan);
-	const drawUp = ({ best, bound }: Progress) =>
-		compose(plan, planned, best, planned.bound ?? bound);
-	const solving = solve(planned.problem, cache);
-	let state = solving.next();
-	for (let step = 0; !state.done && step < steps; step++) {
+	let done = 0;
+	function* solved(planned: PlannedProblem): Generator<Planning, Solved> {
+		const drawUp = ({ best, bound }: Progress) =>
+			compose(plan, planned, best, planned.bound ?? bound);
+		const solving = solve(planned.problem, cache);
+		let state = solving.next();
+		for (; !state.done && done < steps; done++) {
+			const { value } = state;
+			yield { run: () => drawUp(value) };
+			state = solving.next();
+		}
 		const { value } = state;
-		yield { run: () => drawUp(value) };
-		state = solving.next();
+		return { cost: value.best.cost, run: drawUp(value), all: value.best.places.every(Boolean) };
 	}
-	return drawUp(state.value);
+	const usual = yield* solved(problemOf(plan));
+	if (usual.all || done >= steps) return usual.run;
+	// Before a wish is said to have no place, all are tried at every width.
+	const shown = { run: () => usual.run };
+	yield shown;
+	const thorough = yield* asBefore(solved(problemOf(plan, true)), shown);
+	return thorough.cost <= usual.cost ? thorough.run : usual.run;
+}
+
+/** A run that was worked out to the end. */
+interface Solved {
+	readonly cost: number;
+	readonly run: Run;
+	/** Whether everything has a place. */
+	readonly all: boolean;
+}
+
+/** Works on, and shows the run that is known as long as none is better for certain. */
+function* asBefore<T>(work: Generator<Planning, T>, shown: Planning): Generator<Planning, T> {
+	let state = work.next();
+	for (; !state.done; state = work.next()) yield shown;
+	return state.value;
 }
 
 /** The run of a plan: optimal for its aim, or with a bound that says how far from it at most. */

@@ -44,8 +44,11 @@ export interface PlannedProblem {
 	readonly impossible: readonly Part[];
 }
 
-/** States a plan as a problem: what is pinned to a place first, the rest as items with options. */
-export function problemOf(plan: Plan): PlannedProblem {
+/**
+ * States a plan as a problem: what is pinned to a place first, the rest as items with options; with `thorough`, at
+ * every width that they can take.
+ */
+export function problemOf(plan: Plan, thorough = false): PlannedProblem {
 	const sheets = sheetsOf(plan);
 	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
 	const parts = facingPins(plan.wishes)
@@ -71,7 +74,7 @@ export function problemOf(plan: Plan): PlannedProblem {
 			else impossible.push(part);
 		}
 	}
-	return state(plan, sheets, free, fixed, impossible);
+	return state(plan, sheets, free, fixed, impossible, thorough);
 }
 
 /** Wishes of which one that must face a pinned one is pinned to the facing page as well. */
@@ -101,7 +104,9 @@ function onlyOverSpread(
 	const sheet = sheets[index];
 	if (!sheet || !facing(sheets, index) || wish.pin?.alone) return false;
 	const { side } = sheet.page;
-	return pageChoices(plan, wish, sheet.rooms, { side, beforeCover: false }).length === 0;
+	return (
+		pageChoices(plan, wish, sheet.rooms, { side, beforeCover: false, whole: true }).length === 0
+	);
 }
 
 /** A part at the place where it is pinned, or over the spread that begins on its page. */
@@ -263,14 +268,16 @@ function state(
 	sheets: readonly Sheet[],
 	free: readonly Part[],
 	fixed: readonly Fixed[],
-	impossible: readonly Part[]
+	impossible: readonly Part[],
+	thorough: boolean
 ): PlannedProblem {
 	const prices = pricesFor(plan.aim, free.length, sheets.length);
 	const air = airBetween(free);
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
-	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(({ rooms, side, beforeCover }) =>
-		[...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : '', beforeCover].join()
+	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(
+		({ rooms, side, beforeCover, whole }) =>
+			[...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : '', beforeCover, whole].join()
 	);
 	const coverPage = pageOfCover(plan, sheets, free, fixed);
 	const pairs = new Sorts<[Size, Size]>((sizes) => sizes.map(({ w, h }) => `${w} ${h}`).join());
@@ -282,6 +289,7 @@ function state(
 	const pages = sheets.map((sheet, index): ProblemPage => {
 		const pair = facing(sheets, index);
 		const { side, number } = sheet.page;
+		const held = fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number)).length;
 		return {
 			w: sheet.size.w + air,
 			h: sheet.size.h + air,
@@ -289,18 +297,21 @@ function state(
 			options: sorts.of({
 				rooms: roomsOf(sheet),
 				side,
-				beforeCover: coverPage !== undefined && number < coverPage
+				beforeCover: coverPage !== undefined && number < coverPage,
+				whole: held === 0
 			}),
 			pair: pair && pairs.of([pair[0].size, pair[1].size]),
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
-			held: fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number)).length,
+			held,
 			exclusive: alone.has(number) || undefined
 		};
 	});
 	const faced = facingPairs(free);
 	const items = free.map((part): PlannedItem => ({
 		part,
-		pageChoices: sorts.all.map(({ rooms, ...sort }) => pageChoices(plan, part.wish, rooms, sort)),
+		pageChoices: sorts.all.map(({ rooms, ...sort }) =>
+			pageChoices(plan, part.wish, rooms, sort, thorough)
+		),
 		spreadChoices: pairs.all.map(([left, right]) =>
 			part.wish.pin || faced.some((pair) => pair.includes(part))
 				? []

@@ -1,8 +1,31 @@
-import { formById, type FormParameters, type Layout, type Span, type Wish } from '../forms';
+import {
+	formById,
+	type FormParameters,
+	type Layout,
+	type Room,
+	type Span,
+	type Wish
+} from '../forms';
 import { plannablePages, type Size } from '../paper';
-import { kindOf, settingOf } from './choices';
+import { choicesIn, kindOf } from './choices';
 import { fourPages } from './parts';
 import type { Plan } from './plan';
+
+/** A wish as it would be ruled with nothing beside it, on the largest free page or on two of them. */
+export function ruledAlone(plan: Plan, wish: Wish): ReturnType<typeof choicesIn> {
+	const form = formById(wish.form ?? kindOf(wish).forms[0] ?? '');
+	if (!form) return { choices: [], misfits: [] };
+	const span = wish.span && form.spans.includes(wish.span) ? wish.span : (form.spans[0] ?? 'page');
+	return choicesIn(plan, { ...wish, form: form.id, span }, emptyRoom(plan, span));
+}
+
+/** Room of a whole free page, or of two that face each other. */
+function emptyRoom(plan: Plan, span: Span): Room {
+	const page = largestPage(plan);
+	return span === 'page'
+		? { span, ...page }
+		: { span, left: page, right: page, gutter: plan.notebook.gutter };
+}
 
 /** Another way to rule a wish, as a change that can be applied, with its drawing. */
 export interface Alternative {
@@ -30,21 +53,18 @@ export function largestPage(plan: Plan): Size {
  * a few cell sizes each, the most comfortable of each form first.
  */
 export function alternatives(plan: Plan, wish: Wish): Alternative[] {
-	const page = largestPage(plan);
 	return kindOf(wish).forms.flatMap((id): Alternative[] => {
 		const form = formById(id);
 		if (!form) return [];
 		const found: Alternative[] = [];
 		for (const span of form.spans)
 			for (const parameters of variants(wish)) {
-				const room =
-					span === 'page'
-						? ({ span, ...page } as const)
-						: ({ span, left: page, right: page, gutter: plan.notebook.gutter } as const);
-				const setting = settingOf(plan, { ...wish, ...parameters });
-				const answer = form.layouts(setting, room);
-				if (!answer.fits) continue;
-				const layout = answer.layouts[0];
+				const [layout] = choicesIn(
+					plan,
+					{ ...wish, ...parameters, form: id, span },
+					emptyRoom(plan, span)
+				).choices;
+				if (!layout) continue;
 				const { cell } = layout.facts;
 				const same = found.some(
 					(other) => JSON.stringify(other.layout.room) === JSON.stringify(layout.room)

@@ -72,6 +72,7 @@ export const wishSchema = record({
 	weeks: weeks.optional(),
 	filler: flag(),
 	title: words(200),
+	titleStyle: oneOf(['lettered', 'written']),
 	cell: size(),
 	gap: whole(0, 50),
 	across: whole(1, 100),

@@ -18,7 +18,7 @@ const wakeFrom = 4;
 export const bedWake = pageForm({
 	id: 'bed-wake',
 	name: 'Bedtime and waking',
-	fields: ['title', 'from', 'hours'],
+	fields: ['title', 'titleStyle', 'from', 'hours'],
 	least: (setting) => ({
 		w: 2 * (dayLabelWidth + (setting.wish.hours ?? 4)),
 		h: titleRows(setting) + header + setting.month.days

@@ -13,7 +13,7 @@ export const box: Form = {
 	id: 'box',
 	name: 'Open box',
 	spans: ['page'],
-	fields: ['title'],
+	fields: ['title', 'titleStyle'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const top = titleRows(setting);

@@ -15,7 +15,7 @@ const leastText = 6;
 export const dayBars = pageForm({
 	id: 'day-bars',
 	name: 'A bar a day',
-	fields: ['title'],
+	fields: ['title', 'titleStyle'],
 	least: (setting) => ({
 		w: dayLabelWidth + 10,
 		h: titleRows(setting) + header + setting.month.days

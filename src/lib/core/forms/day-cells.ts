@@ -20,7 +20,7 @@ function isHexagon({ wish }: Setting): boolean {
 export const dayCells = pageForm({
 	id: 'day-cells',
 	name: 'A cell a day',
-	fields: ['title', 'shape', 'square', 'levels'],
+	fields: ['title', 'titleStyle', 'shape', 'square', 'levels'],
 	least: (setting, there) => {
 		const s = setting.wish.cell?.w ?? (isHexagon(setting) ? 4 : 1);
 		const across = Math.max(1, Math.floor(there.w / s));

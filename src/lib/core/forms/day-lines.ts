@@ -16,7 +16,7 @@ export const dayLines: Form = {
 	id: 'day-lines',
 	name: 'A line a day',
 	spans: ['page', 'spread'],
-	fields: ['title', 'lineHeight'],
+	fields: ['title', 'titleStyle', 'lineHeight'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const top = titleRows(setting);

@@ -22,8 +22,6 @@ export interface Setting {
 	/** Language of weekday and month names, a BCP 47 tag. */
 	readonly locale: string;
 	readonly wish: FormParameters;
-	/** Rows of the title's band where the usual four are too many: 1, for a written title. */
-	readonly titleRows?: 1;
 }
 
 /** A form's numbers under plain names, in squares unless they count something. */
@@ -179,23 +177,10 @@ export function pageForm(spec: {
 		spans: ['page'],
 		layouts: (setting, room) => {
 			const there = pageSize(room);
-			const fitting = (asked: Setting) =>
-				spec
-					.layouts(asked, there)
-					.filter(
-						({ size }) => size.w >= 1 && size.h >= 1 && size.w <= there.w && size.h <= there.h
-					);
-			const lettered = fitting(setting);
-			// Where a lettered title leaves too little, it is written on a single row.
-			const written: Setting = { ...setting, titleRows: 1 };
-			const layouts =
-				lettered.length > 0 || !setting.wish.title
-					? lettered
-					: fitting(written).map((layout) => ({
-							...layout,
-							discomfort: Math.min(100, layout.discomfort + 10)
-						}));
-			return ranked(layouts.map(onPage), () => misfitOf(name, spec.least(written, there), there));
+			const layouts = spec
+				.layouts(setting, there)
+				.filter(({ size }) => size.w >= 1 && size.h >= 1 && size.w <= there.w && size.h <= there.h);
+			return ranked(layouts.map(onPage), () => misfitOf(name, spec.least(setting, there), there));
 		}
 	};
 }

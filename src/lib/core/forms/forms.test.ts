@@ -222,6 +222,26 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 		);
 	});
 
+	test('what it says is missing, added, makes it fit', () => {
+		fc.assert(
+			fc.property(anySetting, anyRoom, (setting, rooms) => {
+				for (const room of rooms) {
+					const answer = form.layouts(setting, room);
+					if (answer.fits) continue;
+					const { w, h } = answer.misfit.lacking;
+					if (w + h === 0) continue;
+					const larger = (size: Size) => ({ w: size.w + w, h: size.h + h });
+					const enlarged: Room =
+						room.span === 'page'
+							? { ...room, ...larger(room) }
+							: { ...room, left: larger(room.left), right: larger(room.right) };
+					expect(form.layouts(setting, enlarged).fits, answer.misfit.reason).toBe(true);
+				}
+			}),
+			{ numRuns: 100 }
+		);
+	});
+
 	test('no two texts overlap', () => {
 		fc.assert(
 			fc.property(anySetting, anyRoom, (setting, rooms) => {

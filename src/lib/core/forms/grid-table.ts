@@ -31,7 +31,7 @@ function columnsOf({ wish, locale }: Setting): readonly string[] {
 export const gridTable = pageForm({
 	id: 'grid-table',
 	name: 'Rows by columns',
-	fields: ['title', 'items', 'parts', 'cell'],
+	fields: ['title', 'titleStyle', 'items', 'parts', 'cell'],
 	least: (setting) => {
 		const cell = setting.wish.cell ?? { w: 1, h: 1 };
 		return {

@@ -17,7 +17,7 @@ const leastHours = 8;
 export const hours = pageForm({
 	id: 'hours',
 	name: 'Hours of each day',
-	fields: ['title', 'from', 'hours'],
+	fields: ['title', 'titleStyle', 'from', 'hours'],
 	least: (setting) => ({
 		w: dayLabelWidth + (setting.wish.hours ?? leastHours) + total,
 		h: titleRows(setting) + header + setting.month.days

@@ -16,7 +16,7 @@ export const matrixDaysAcross: Form = {
 	id: 'matrix-days-across',
 	name: 'Habits down, days across',
 	spans: ['page', 'spread'],
-	fields: ['title', 'items'],
+	fields: ['title', 'titleStyle', 'items'],
 	layouts: (setting, room) => {
 		const top = titleRows(setting);
 		const rows = itemsOf(setting).length;

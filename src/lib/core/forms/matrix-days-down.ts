@@ -13,7 +13,7 @@ import { titleMarks, titleRows } from './title-band';
 export const matrixDaysDown = pageForm({
 	id: 'matrix-days-down',
 	name: 'Days down, habits across',
-	fields: ['title', 'items'],
+	fields: ['title', 'titleStyle', 'items'],
 	least: (setting) => {
 		const shortest = labelsOf(setting).at(-1);
 		return {

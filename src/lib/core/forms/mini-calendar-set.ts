@@ -104,7 +104,7 @@ export const miniCalendarSet: Form = {
 	id: 'mini-calendar-set',
 	name: 'Set of mini calendars',
 	spans: ['page'],
-	fields: ['title', 'items', 'across', 'gap', 'square'],
+	fields: ['title', 'titleStyle', 'items', 'across', 'gap', 'square'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const count = itemsOf(setting).length;

@@ -206,7 +206,7 @@ export const monthGrid: Form = {
 	id: 'month-grid',
 	name: 'Month grid',
 	spans: ['spread', 'page'],
-	fields: ['title', 'cell', 'split', 'events', 'overflow'],
+	fields: ['title', 'titleStyle', 'cell', 'split', 'events', 'overflow'],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
 		return ranked(layouts, () => misfit(setting, room));

@@ -16,7 +16,7 @@ const leastText = 4;
 export const monthList = pageForm({
 	id: 'month-list',
 	name: 'Month list',
-	fields: ['title', 'parts', 'events'],
+	fields: ['title', 'titleStyle', 'parts', 'events'],
 	least: (setting, there) => {
 		const top = titleRows(setting);
 		const one = { w: width(setting), h: top + header + setting.month.days };

@@ -14,7 +14,7 @@ function countOf({ wish, month }: Setting): number {
 export const path = pageForm({
 	id: 'path',
 	name: 'Path of steps',
-	fields: ['title', 'entries', 'square'],
+	fields: ['title', 'titleStyle', 'entries', 'square'],
 	least: (setting, there) => {
 		const s = setting.wish.cell?.w ?? 2;
 		const across = Math.max(1, Math.floor(there.w / s));

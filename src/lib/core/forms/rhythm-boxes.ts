@@ -49,7 +49,7 @@ function rowWidth(groups: readonly number[]): number {
 export const rhythmBoxes = pageForm({
 	id: 'rhythm-boxes',
 	name: 'Boxes by rhythm',
-	fields: ['title', 'items'],
+	fields: ['title', 'titleStyle', 'items'],
 	least: (setting) => {
 		const items = itemsOf(setting);
 		const widest = Math.max(...items.map((item) => rowWidth(boxesOf(item, setting))));

@@ -37,7 +37,7 @@ function nameLines(setting: Setting): number {
 export const ring = pageForm({
 	id: 'ring',
 	name: 'Ring of days',
-	fields: ['title', 'items', 'square'],
+	fields: ['title', 'titleStyle', 'items', 'square'],
 	least: (setting) => {
 		const { across, down } = ringOf(setting.month.days);
 		const c = setting.wish.cell?.w ?? 1;

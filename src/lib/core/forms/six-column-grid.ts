@@ -19,7 +19,7 @@ function fromMonday(setting: Setting): Setting {
 export const sixColumnGrid = pageForm({
 	id: 'six-column-grid',
 	name: 'Six columns, shared weekend',
-	fields: ['title', 'cell', 'header', 'events'],
+	fields: ['title', 'titleStyle', 'cell', 'header', 'events'],
 	least: (setting) => {
 		const { wish } = setting;
 		const { month } = fromMonday(setting);

@@ -33,7 +33,7 @@ function stripOf({ month, wish }: Setting): Strip {
 export const strips = pageForm({
 	id: 'strips',
 	name: 'Strips',
-	fields: ['title', 'items', 'across'],
+	fields: ['title', 'titleStyle', 'items', 'across'],
 	least: (setting) => {
 		const { across, rows, free } = stripOf(setting);
 		const count = itemsOf(setting).length;

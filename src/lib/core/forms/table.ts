@@ -48,7 +48,7 @@ function widthOf(setting: Setting): number {
 export const table = pageForm({
 	id: 'table',
 	name: 'Table',
-	fields: ['title', 'columns', 'tables', 'entries', 'lineHeight'],
+	fields: ['title', 'titleStyle', 'columns', 'tables', 'entries', 'lineHeight'],
 	least: (setting) => {
 		const t = setting.wish.tables ?? 1;
 		const rows = setting.wish.entries ? Math.ceil(setting.wish.entries / t) : leastRows;

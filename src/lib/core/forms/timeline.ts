@@ -31,7 +31,7 @@ export const timeline: Form = {
 	id: 'timeline',
 	name: 'Goal timeline',
 	spans: ['spread', 'page'],
-	fields: ['title', 'goals'],
+	fields: ['title', 'titleStyle', 'goals'],
 	layouts: (setting, room) => {
 		const goals = goalsOf(setting);
 		const top = titleRows(setting);

@@ -6,9 +6,10 @@ import type { Setting } from './form';
 /** Height of a page title: 3 squares for the letters, 1 below (common practice: 4). */
 export const titleHeight = 4;
 
-/** Squares the wish's title takes at the top of its block: 4, 1 where it must, or 0 where it has none. */
-export function titleRows(setting: Setting): number {
-	return setting.wish.title ? (setting.titleRows ?? titleHeight) : 0;
+/** Squares the wish's title takes at the top of its block: 4, 1 where it is written, or 0 where it has none. */
+export function titleRows({ wish }: Setting): number {
+	if (!wish.title) return 0;
+	return wish.titleStyle === 'written' ? 1 : titleHeight;
 }
 
 /** A title's drawn letters: so wide and high, with this gap (common practice). */

@@ -17,7 +17,7 @@ export function datesOfWeek({ month }: Setting, row: number): string {
 export const weekBoxesList = pageForm({
 	id: 'week-boxes-list',
 	name: 'A box a week',
-	fields: ['title'],
+	fields: ['title', 'titleStyle'],
 	least: (setting) => ({ w: 6, h: titleRows(setting) + 2 * setting.month.weeks }),
 	layouts: (setting, there) => {
 		const { weeks } = setting.month;

@@ -10,7 +10,7 @@ const rows = 8;
 export const weekRows = pageForm({
 	id: 'week-rows',
 	name: 'Week in rows',
-	fields: ['title', 'week'],
+	fields: ['title', 'titleStyle', 'week'],
 	least: (setting) => ({ w: 6, h: titleRows(setting) + rows }),
 	layouts: (setting, there) => {
 		const top = titleRows(setting);

@@ -15,7 +15,7 @@ const header = 1;
 export const weekdayRows = pageForm({
 	id: 'weekday-rows',
 	name: 'Weekdays down',
-	fields: ['title', 'cell', 'events'],
+	fields: ['title', 'titleStyle', 'cell', 'events'],
 	least: (setting) => {
 		const cell = setting.wish.cell ?? { w: 1, h: 1 };
 		return {

@@ -14,6 +14,9 @@ export type Rhythm =
 /** How a tracker is marked: what stands for done, and what for missed. */
 export type Marking = 'fill' | 'circle' | 'cross' | 'leave' | 'fill-and-cross';
 
+/** How a title stands over its block. */
+export type TitleStyle = 'lettered' | 'written';
+
 /** A column of a table; its width follows from the hand where it is not given. */
 export interface Column {
 	readonly name: string;
@@ -76,6 +79,8 @@ export interface Weeks {
 /** What a form can be told; each form reads what concerns it and has defaults for the rest. */
 export interface FormParameters {
 	readonly title?: string;
+	/** Whether the title is drawn letter by letter, or written on one row; as it fits best where it is not said. */
+	readonly titleStyle?: TitleStyle;
 	/** Cell of a grid, in squares. */
 	readonly cell?: Size;
 	/** Squares between neighbours. */

@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { largestPage, settingOf, type Plan } from '$lib/core/fit';
-	import { formById, type Layout, type Wish } from '$lib/core/forms';
-	import { kindById } from '$lib/core/catalogue';
+	import { ruledAlone, type Plan } from '$lib/core/fit';
+	import type { Wish } from '$lib/core/forms';
 	import FormPicture from '../page/FormPicture.svelte';
 	import { seen } from './seen';
 
@@ -18,20 +17,7 @@
 
 	/** Drawn only when it comes into view: there are dozens. */
 	let visible = $state(false);
-	const layout = $derived(visible ? draw() : undefined);
-
-	function draw(): Layout | undefined {
-		const form = formById(wish.form ?? kindById(wish.kind)?.forms[0] ?? '');
-		if (!form) return undefined;
-		const page = largestPage(plan);
-		const span = wish.span ?? form.spans[0];
-		const room =
-			span === 'spread'
-				? ({ span, left: page, right: page, gutter: plan.notebook.gutter } as const)
-				: ({ span: 'page', ...page } as const);
-		const answer = form.layouts(settingOf(plan, wish), room);
-		return answer.fits ? answer.layouts[0] : undefined;
-	}
+	const layout = $derived(visible ? ruledAlone(plan, wish).choices[0] : undefined);
 </script>
 
 <li

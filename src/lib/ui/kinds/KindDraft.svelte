@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { kindById } from '$lib/core/catalogue';
-	import { largestPage, settingOf, type Plan } from '$lib/core/fit';
+	import { ruledAlone, type Plan } from '$lib/core/fit';
 	import { formById, type Wish } from '$lib/core/forms';
 	import TextField from '../fields/TextField.svelte';
 	import FormChoice from '../month/FormChoice.svelte';
@@ -21,29 +21,18 @@
 	let ownName = $state('');
 	const kind = $derived(kindById(wish.kind));
 	const form = $derived(formById(wish.form ?? kind?.forms[0] ?? ''));
-	const answer = $derived.by(() => {
-		if (!form) return undefined;
-		const page = largestPage(plan);
-		const span = wish.span && form.spans.includes(wish.span) ? wish.span : form.spans[0];
-		return form.layouts(
-			settingOf(plan, wish),
-			span === 'spread'
-				? { span, left: page, right: page, gutter: plan.notebook.gutter }
-				: { span: 'page', ...page }
-		);
-	});
+	const ruled = $derived(ruledAlone(plan, wish));
+	const layout = $derived(ruled.choices[0]);
 </script>
 
 <div class="flex flex-col gap-3">
 	<h2 class="text-2xl">{name}</h2>
-	{#if answer?.fits}
-		<FormPicture layout={answer.layouts[0]} hand={plan.hand} label="{name} with these settings" />
-		{#each answer.layouts[0].why as sum, index (index)}<p class="text-sm text-ink-soft">
-				{sum}
-			</p>{/each}
-	{:else if answer}
+	{#if layout}
+		<FormPicture {layout} hand={plan.hand} label="{name} with these settings" />
+		{#each layout.why as sum, index (index)}<p class="text-sm text-ink-soft">{sum}</p>{/each}
+	{:else}
 		<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
-			{answer.misfit.reason}.
+			{ruled.misfits[0]?.reason ?? 'It cannot be ruled'}.
 		</p>
 	{/if}
 	<button class="button button-main self-start" onclick={onadd}>Add to the month</button>
@@ -52,7 +41,7 @@
 		<WishFields
 			{wish}
 			{form}
-			facts={answer?.fits ? answer.layouts[0].facts : undefined}
+			facts={layout?.facts}
 			{plan}
 			name="draft {wish.kind}"
 			onchange={(fields) => onchange({ ...wish, ...fields })}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Plan } from '$lib/core/fit';
-	import type { Facts, FieldName, Form, Marking, Span, Wish } from '$lib/core/forms';
+	import type { Facts, FieldName, Form, Marking, Span, TitleStyle, Wish } from '$lib/core/forms';
 	import Choice from '../fields/Choice.svelte';
 	import LinesField from '../fields/LinesField.svelte';
 	import NumberField from '../fields/NumberField.svelte';
@@ -31,6 +31,11 @@
 		{ value: 'cross', label: 'crossing what was missed' },
 		{ value: 'leave', label: 'leaving it empty' },
 		{ value: 'fill-and-cross', label: 'filling and crossing' }
+	];
+	const titleStyles: { value: TitleStyle | 'any'; label: string }[] = [
+		{ value: 'any', label: 'as it fits' },
+		{ value: 'lettered', label: 'drawn, 4 rows' },
+		{ value: 'written', label: 'written, 1 row' }
 	];
 	const spans: { value: Span | 'any'; label: string }[] = [
 		{ value: 'any', label: 'as it fits' },
@@ -77,6 +82,14 @@
 		placeholder={untitled}
 		onchange={(title) => onchange({ title: title || undefined })}
 	/>
+	{#if wish.title && has('titleStyle')}
+		<Choice
+			label="The title is"
+			value={wish.titleStyle ?? 'any'}
+			options={titleStyles}
+			onchange={(style) => onchange({ titleStyle: style === 'any' ? undefined : style })}
+		/>
+	{/if}
 {/if}
 {#if has('text')}
 	<div class="flex flex-col gap-0.5">
