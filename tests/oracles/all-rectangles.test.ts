@@ -56,7 +56,7 @@ function leastSizes(plan: Plan, wish: Wish, page: Size): Size[] {
 	let lowest = page.h + 1;
 	for (let w = 1; w <= page.w; w++) {
 		const h = Array.from({ length: lowest - 1 }, (_, index) => index + 1).find((h) =>
-			choicesIn(plan, wish, { span: 'page', w, h }).choices.some(
+			choicesIn(plan, wish, { span: 'page', w, h }).some(
 				({ form }) => !form.wholePage || (w === page.w && h === page.h)
 			)
 		);

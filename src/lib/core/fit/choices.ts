@@ -1,6 +1,7 @@
 import { kindById, type Kind } from '../catalogue';
 import {
 	formById,
+	misfitOf,
 	type Form,
 	type Layout,
 	type Misfit,
@@ -73,31 +74,33 @@ export function isFiller(wish: Wish): boolean {
 	return wish.filler ?? kindOf(wish).filler ?? false;
 }
 
-/** All choices of a wish in a room, the most comfortable first, and why other forms do not fit. */
-export function choicesIn(
-	plan: Plan,
-	wish: Wish,
-	room: Room
-): { choices: Choice[]; misfits: Misfit[] } {
-	const choices: Choice[] = [];
-	const misfits: Misfit[] = [];
-	formsOf(wish).forEach((form, index) => {
-		if (!spansOf(wish, form).includes(room.span)) return;
-		const other = index > 0 ? otherForm : 0;
-		const found = settled(wish, form).map(({ as, cost }) => {
-			const answer = form.layouts(settingOf(plan, as), room);
-			if (answer.fits)
-				for (const layout of answer.layouts) {
-					const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
-					choices.push({ ...layout, form, as, discomfort });
-				}
-			return answer;
-		});
-		// What asks for least tells best what is missing.
-		const least = found.at(-1);
-		if (least && !least.fits && found.every(({ fits }) => !fits)) misfits.push(least.misfit);
-	});
-	return { choices: choices.sort((a, b) => a.discomfort - b.discomfort), misfits };
+/** All choices of a wish in a room, the most comfortable first. */
+export function choicesIn(plan: Plan, wish: Wish, room: Room): Choice[] {
+	const choices = formsIn(wish, room).flatMap(({ form, other }) =>
+		settled(wish, form).flatMap(({ as, cost }) =>
+			form.layouts(settingOf(plan, as), room).map((layout): Choice => {
+				const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
+				return { ...layout, form, as, discomfort };
+			})
+		)
+	);
+	return choices.sort((a, b) => a.discomfort - b.discomfort);
+}
+
+/** Why a wish that has no choice in a room does not fit there, by the form that lacks least. */
+export function misfitIn(plan: Plan, wish: Wish, room: Room): Misfit | undefined {
+	const misfits = formsIn(wish, room).flatMap(({ form }) =>
+		settled(wish, form).map(({ as }) => misfitOf(form, settingOf(plan, as), room))
+	);
+	const size = ({ lacking: { w, h } }: Misfit) => (w + h === 0 ? Infinity : w + h);
+	return misfits.sort((a, b) => size(a) - size(b))[0];
+}
+
+/** Forms of a wish that may take a room of this span, and what each costs in comfort for not being the kind's own. */
+function formsIn(wish: Wish, room: Room): { readonly form: Form; readonly other: number }[] {
+	return formsOf(wish).flatMap((form, index) =>
+		spansOf(wish, form).includes(room.span) ? [{ form, other: index > 0 ? otherForm : 0 }] : []
+	);
 }
 
 /** Ways to settle what a wish leaves open of its title, each with what it costs in comfort. */

@@ -1,4 +1,4 @@
-import { formById, type Facts, type Room, type Wish } from '../forms';
+import { formById, type Facts, type Room } from '../forms';
 import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn } from './arrange';
 import { settingOf, type Choice } from './choices';
@@ -37,7 +37,7 @@ export function compose(
 	});
 	const blocks = [
 		...drawnBlocks(plan),
-		...fixed.map(({ part, choice, room, pieces }) => block(plan, choice, room, pieces, 0)),
+		...fixed.map(({ choice, room, pieces }) => block(plan, choice, room, pieces, 0)),
 		...placed.flatMap((own) => overSpread(plan, planned, own)),
 		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
 	];
@@ -86,8 +86,7 @@ function rectsOn(blocks: readonly Block[], page: number): Rect[] {
  */
 function block(plan: Plan, choice: Choice, room: Room, pieces: Pieces, discomfort: number): Block {
 	const { as } = choice;
-	const answer = choice.form.layouts(settingOf(plan, as), room);
-	const drawn = answer.fits ? answer.layouts[0] : choice;
+	const [drawn = choice] = choice.form.layouts(settingOf(plan, as), room);
 	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
 	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why };
 }
@@ -108,8 +107,8 @@ function drawnBlocks(plan: Plan): Block[] {
 			? { span: 'spread', left: sizeOf(first.rect), right: sizeOf(second.rect), gutter }
 			: { span: 'page', ...sizeOf(first.rect) };
 		const pieces: Pieces = second ? [first, second] : [first];
-		const answer = formById(form)?.layouts(settingOf({ ...plan, ...drawnWith }, wish), room);
-		const { facts, why } = answer?.fits ? answer.layouts[0] : { facts: {}, why: [] };
+		const setting = settingOf({ ...plan, ...drawnWith }, wish);
+		const { facts, why } = formById(form)?.layouts(setting, room)[0] ?? { facts: {}, why: [] };
 		const shown = { wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why };
 		return [drawnWith ? { ...shown, drawnWith } : shown];
 	});
@@ -122,7 +121,7 @@ function sizeOf({ w, h }: Rect): Size {
 function overSpread(
 	plan: Plan,
 	{ sheets }: PlannedProblem,
-	{ part, choice, cost, place }: Placed
+	{ choice, cost, place }: Placed
 ): Block[] {
 	const left = sheets[place.page];
 	const right = sheets[place.page + 1];
@@ -164,7 +163,7 @@ function onPage(
 			stretches: choice.stretches && (filler || !wish.size)
 		}))
 	);
-	return own.map(({ part, choice, cost, rect }, index) => {
+	return own.map(({ choice, cost, rect }, index) => {
 		const final = rects[index] ?? rect;
 		const larger = final.w !== rect.w || final.h !== rect.h;
 		const grows = larger && fills(plan, choice, { span: 'page', w: final.w, h: final.h });
@@ -182,8 +181,7 @@ function withoutAir({ x, y, w, h }: Rect, air: number): Rect {
 
 /** Whether the same form fills a larger room. */
 function fills(plan: Plan, { as, form }: Choice, room: Room): boolean {
-	const answer = form.layouts(settingOf(plan, as), room);
-	return answer.fits && answer.layouts[0].stretches;
+	return form.layouts(settingOf(plan, as), room)[0]?.stretches ?? false;
 }
 
 /** Pages from the month's first to its last used one: those that may be filled and those that are drawn. */

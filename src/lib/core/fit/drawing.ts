@@ -9,9 +9,8 @@ export function pieceMarks(plan: Plan, block: Block, page: number): Mark[] {
 	const piece = block.pieces[index];
 	const form = formById(block.form);
 	if (!piece || !form) return [];
-	const answer = form.layouts(settingOf({ ...plan, ...block.drawnWith }, block.as), block.room);
-	if (!answer.fits) return [];
-	const marks = answer.layouts[0].marks()[index] ?? [];
+	const setting = settingOf({ ...plan, ...block.drawnWith }, block.as);
+	const marks = form.layouts(setting, block.room)[0]?.marks()[index] ?? [];
 	return mergeMarks(marks.map((mark) => move(mark, piece.rect)));
 }
 

@@ -1,6 +1,6 @@
 import type { Pin, Room, Wish } from '../forms';
 import { contains, gridOf, overlaps, pageOf, type Rect } from '../paper';
-import { choicesIn, type Choice } from './choices';
+import { choicesIn, misfitIn, type Choice } from './choices';
 import type { Block, Piece, Pieces, Plan, Run } from './plan';
 import { usableSquares } from './sheets';
 
@@ -51,12 +51,12 @@ export function placeByHand(plan: Plan, run: Run, block: Block, pieces: Pieces):
 			faults.push({ kind: 'cut-away' });
 		if (!isFree(plan, page)) faults.push({ kind: 'not-free', page });
 	}
-	const { choices, misfits } = choicesIn(plan, asPlaced(plan, block), roomOf(plan, pieces));
-	const [choice] = choices;
+	const [wish, room] = [asPlaced(plan, block), roomOf(plan, pieces)];
+	const [choice] = choicesIn(plan, wish, room);
 	if (!choice)
 		faults.push({
 			kind: 'too-small',
-			reason: misfits[0]?.reason ?? 'It is too small for anything'
+			reason: misfitIn(plan, wish, room)?.reason ?? 'It is too small for anything'
 		});
 	for (const other of run.blocks) {
 		if (other === block || !pieces.some((piece) => lies(other, piece))) continue;

@@ -52,7 +52,7 @@ export function pageChoices(
 	const extra = kindOf(wish).likes && kindOf(wish).likes !== side ? disliked : 0;
 	const found: PageChoice[] = [];
 	const offer = (room: Size, more: number) => {
-		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }).choices)
+		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }))
 			if (choice.room.span === 'page' && ((whole && more === 0) || !choice.form.wholePage)) {
 				const { w, h } = choice.room;
 				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra) });
@@ -62,7 +62,7 @@ export function pageChoices(
 		const { w, h } = wish.size;
 		if (rooms.every((room) => w > room.w || h > room.h)) return [];
 		// An exact size is ruled as well as it can be, on squares that stay free if need be.
-		const [choice] = choicesIn(plan, wish, { span: 'page', w, h }).choices;
+		const [choice] = choicesIn(plan, wish, { span: 'page', w, h });
 		return choice ? [{ w, h, choice, cost: rated(choice.discomfort + extra) }] : [];
 	}
 	for (const room of rooms) {
@@ -97,7 +97,7 @@ function noLarger(a: PageChoice, b: PageChoice): boolean {
 /** The least height that a wish can take at each width of a room, where it is less than at a smaller width. */
 function leastSizes(plan: Plan, wish: Wish, room: Size): (Size & { readonly choice: Choice })[] {
 	const ruled = (w: number, h: number) =>
-		choicesIn(plan, wish, { span: 'page', w, h }).choices.find(({ room }) => room.span === 'page');
+		choicesIn(plan, wish, { span: 'page', w, h }).find(({ room }) => room.span === 'page');
 	const sizes: (Size & { readonly choice: Choice })[] = [];
 	let lowest = room.h + 1;
 	for (let w = 1; w <= room.w; w++) {
@@ -126,7 +126,7 @@ export function spreadChoices(plan: Plan, wish: Wish, left: Size, right: Size): 
 	const { gutter } = plan.notebook;
 	const rows = (page: Size) => (size ? { w: page.w, h: size.h } : page);
 	const room: Room = { span: 'spread', left: rows(left), right: rows(right), gutter };
-	const found = choicesIn(plan, wish, room).choices.flatMap((choice): SpreadChoice[] => {
+	const found = choicesIn(plan, wish, room).flatMap((choice): SpreadChoice[] => {
 		if (choice.room.span !== 'spread') return [];
 		const rows = { left: size?.h ?? choice.room.left.h, right: size?.h ?? choice.room.right.h };
 		const own = { choice: size ? { ...choice, room } : choice, cost: rated(choice.discomfort) };

@@ -153,7 +153,7 @@ function place(
 		.flatMap((most) => {
 			const wanted = { w: asked.w ?? most.w, h: asked.h ?? most.h };
 			if (wanted.w > most.w || wanted.h > most.h) return [];
-			return choicesIn(plan, wish, { span: 'page', ...wanted }).choices.slice(0, 1);
+			return choicesIn(plan, wish, { span: 'page', ...wanted }).slice(0, 1);
 		})
 		.sort((a, b) => a.discomfort - b.discomfort);
 	if (choice?.room.span !== 'page') return undefined;
@@ -258,7 +258,7 @@ function spreadOfHeight(
 		right: { w: right.w, h },
 		gutter
 	};
-	const [choice] = choicesIn(plan, wish, room).choices;
+	const [choice] = choicesIn(plan, wish, room);
 	return choice && { ...choice, room };
 }
 

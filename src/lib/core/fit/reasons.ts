@@ -1,6 +1,6 @@
 import type { Room, Wish } from '../forms';
 import { squares, type Rect } from '../paper';
-import { choicesIn, formsOf, kindOf, spansOf } from './choices';
+import { choicesIn, formsOf, misfitIn, kindOf, spansOf } from './choices';
 import type { Block, Plan } from './plan';
 import { facing, sheetsOf, within, type Sheet } from './sheets';
 import { largestEmpty } from './space';
@@ -19,11 +19,13 @@ export function reasonFor(plan: Plan, wish: Wish, blocks: readonly Block[]): str
 	const spans = new Set(formsOf(wish).flatMap((form) => spansOf(wish, form)));
 	if (spans.size === 0) return `${kindOf(wish).name} cannot be ruled over a ${wish.span ?? 'page'}`;
 	if (spans.has('spread') && !spans.has('page')) return spreadReason(plan, wish, sheets);
-	const misfit = whole.misfits[0];
-	if (whole.choices.length === 0 && misfit) return misfit.reason;
+	if (whole.length === 0) {
+		const misfit = misfitIn(plan, wish, room);
+		if (misfit) return misfit.reason;
+	}
 	if (wish.size && (wish.size.w > largest.w || wish.size.h > largest.h))
 		return `${wish.size.w} × ${wish.size.h} squares are wanted and a page has ${largest.w} × ${largest.h}`;
-	const smallest = whole.choices
+	const smallest = whole
 		.flatMap(({ room }) => (room.span === 'page' ? [room] : []))
 		.reduce((a, b) => (b.w * b.h < a.w * a.h ? b : a), largest);
 	const left = sheets
@@ -59,12 +61,13 @@ function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string 
 	const most = { w: left.size.w + right.size.w, h: Math.min(left.size.h, right.size.h) };
 	if (size && (size.w > most.w || size.h > most.h))
 		return `${size.w} × ${size.h} squares are wanted and two facing pages have ${most.w} × ${most.h}`;
-	const misfit = choicesIn(plan, wish, {
+	const room: Room = {
 		span: 'spread',
 		left: size ? { ...left.size, h: size.h } : left.size,
 		right: size ? { ...right.size, h: size.h } : right.size,
 		gutter: plan.notebook.gutter
-	}).misfits[0];
+	};
+	const misfit = choicesIn(plan, wish, room).length === 0 && misfitIn(plan, wish, room);
 	if (misfit) return misfit.reason;
 	return 'two facing empty pages, a left and a right one, are needed; none is left after what comes before';
 }

@@ -2,21 +2,23 @@ import {
 	formById,
 	type FormParameters,
 	type Layout,
+	type Misfit,
 	type Room,
 	type Span,
 	type Wish
 } from '../forms';
 import { plannablePages, type Size } from '../paper';
-import { choicesIn, kindOf } from './choices';
+import { choicesIn, kindOf, misfitIn, type Choice } from './choices';
 import { fourPages } from './parts';
 import type { Plan } from './plan';
 
-/** A wish as it would be ruled with nothing beside it, on the largest free page or on two of them. */
-export function ruledAlone(plan: Plan, wish: Wish): ReturnType<typeof choicesIn> {
+/** A wish as it would be ruled with nothing beside it, on the largest free page or on two of them; or why it cannot. */
+export function ruledAlone(plan: Plan, wish: Wish): Choice | Misfit | undefined {
 	const form = formById(wish.form ?? kindOf(wish).forms[0] ?? '');
-	if (!form) return { choices: [], misfits: [] };
+	if (!form) return undefined;
 	const span = wish.span && form.spans.includes(wish.span) ? wish.span : (form.spans[0] ?? 'page');
-	return choicesIn(plan, { ...wish, form: form.id, span }, emptyRoom(plan, span));
+	const [own, room] = [{ ...wish, form: form.id, span }, emptyRoom(plan, span)];
+	return choicesIn(plan, own, room)[0] ?? misfitIn(plan, own, room);
 }
 
 /** Room of a whole free page, or of two that face each other. */
@@ -63,7 +65,7 @@ export function alternatives(plan: Plan, wish: Wish): Alternative[] {
 					plan,
 					{ ...wish, ...parameters, form: id, span },
 					emptyRoom(plan, span)
-				).choices;
+				);
 				if (!layout) continue;
 				const { cell } = layout.facts;
 				const same = found.some(

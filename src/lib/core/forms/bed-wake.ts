@@ -19,10 +19,6 @@ export const bedWake = pageForm({
 	id: 'bed-wake',
 	name: 'Bedtime and waking',
 	fields: ['title', 'titleStyle', 'from', 'hours'],
-	least: (setting) => ({
-		w: 2 * (dayLabelWidth + (setting.wish.hours ?? 4)),
-		h: titleRows(setting) + header + setting.month.days
-	}),
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

@@ -1,4 +1,4 @@
-import { ranked, tooSmall, type Form, type Layout } from './form';
+import { ranked, type Form, type Layout } from './form';
 
 /** A page or a spread left as it is: for painting, pasting in, or later. */
 export const blank: Form = {
@@ -19,8 +19,6 @@ export const blank: Form = {
 			why: [`${sizes.map(({ w, h }) => `${w} × ${h}`).join(' + ')} squares stay free`],
 			marks: () => sizes.map(() => [])
 		};
-		return ranked(fits ? [layout] : [], () =>
-			tooSmall('A blank page', { w: 1, h: 1 }, { w: first.w, h: first.h })
-		);
+		return ranked(fits ? [layout] : []);
 	}
 };

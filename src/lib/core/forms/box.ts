@@ -1,5 +1,5 @@
 import { frame } from '../draw';
-import { pageSize, ranked, tooSmall, type Form, type Layout } from './form';
+import { pageSize, ranked, type Form, type Layout } from './form';
 import { titleMarks, titleRows } from './title-band';
 
 /** Smallest box that is worth a frame: room for a few words on a few lines. */
@@ -18,8 +18,7 @@ export const box: Form = {
 		const there = pageSize(room);
 		const top = titleRows(setting);
 		const needed = { w: least.w, h: top + least.h };
-		if (there.w < needed.w || there.h < needed.h)
-			return ranked([], () => tooSmall('An open box', needed, there));
+		if (there.w < needed.w || there.h < needed.h) return [];
 		const layout = (w: number, h: number, discomfort: number): Layout => ({
 			room: { span: 'page', w, h },
 			discomfort,
@@ -29,13 +28,10 @@ export const box: Form = {
 			marks: () => [[...titleMarks(setting, w, true), ...frame({ x: 0, y: 0, w, h })]]
 		});
 		const half = Math.max(needed.h, Math.floor(there.h / 2));
-		return ranked(
-			[
-				layout(there.w, there.h, 0),
-				...(half < there.h ? [layout(there.w, half, 10)] : []),
-				...(there.w > needed.w || there.h > needed.h ? [layout(needed.w, needed.h, 40)] : [])
-			],
-			() => tooSmall('An open box', needed, there)
-		);
+		return ranked([
+			layout(there.w, there.h, 0),
+			...(half < there.h ? [layout(there.w, half, 10)] : []),
+			...(there.w > needed.w || there.h > needed.h ? [layout(needed.w, needed.h, 40)] : [])
+		]);
 	}
 };

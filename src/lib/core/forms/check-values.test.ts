@@ -1,12 +1,15 @@
 import { describe, expect, test } from 'vitest';
+import { firstOf } from '../../../../tests/support/first-of';
 import { defaultHand } from '../hand';
 import { monthShape, type WeekStart, type YearMonth } from '../month';
 import {
 	formById,
+	misfitOf,
+	type Form,
 	hexagonColour,
 	hexagonField,
 	type FormParameters,
-	type Layouts,
+	type Layout,
 	type Room,
 	type Setting
 } from '.';
@@ -24,30 +27,39 @@ function answer(
 	room: Room,
 	month = may,
 	weekStart: WeekStart = 'monday'
-): Layouts {
+): readonly Layout[] {
+	return formOf(id).layouts(settingOf(wish, month, weekStart), room);
+}
+
+function formOf(id: string): Form {
 	const form = formById(id);
 	if (!form) throw new Error(id);
-	const setting: Setting = {
-		month: monthShape(month, weekStart),
-		hand: defaultHand,
-		locale: 'en',
-		wish
-	};
-	return form.layouts(setting, room);
+	return form;
 }
+
+const settingOf = (
+	wish: FormParameters,
+	month = may,
+	weekStart: WeekStart = 'monday'
+): Setting => ({
+	month: monthShape(month, weekStart),
+	hand: defaultHand,
+	locale: 'en',
+	wish
+});
 
 function best(...args: Parameters<typeof answer>) {
 	const found = answer(...args);
-	if (!found.fits) throw new Error(found.misfit.reason);
-	const { room, facts } = found.layouts[0];
+	const { room, facts } = firstOf(found);
 	const size = room.span === 'page' ? { w: room.w, h: room.h } : undefined;
 	return { ...facts, size, room };
 }
 
-const lacking = (...args: Parameters<typeof answer>) => {
-	const found = answer(...args);
-	return found.fits ? undefined : found.misfit.lacking;
-};
+/** What a form lacks in a room where it has no layout. */
+function lacking(id: string, wish: FormParameters, room: Room) {
+	expect(answer(id, wish, room)).toEqual([]);
+	return misfitOf(formOf(id), settingOf(wish), room).lacking;
+}
 
 const page = (w: number, h: number): Room => ({ span: 'page', w, h });
 const spread = (left: number, right: number, h = 40, gutter = 2): Room => ({
@@ -72,8 +84,7 @@ describe('calendars', () => {
 
 	test('six columns are counted from Monday, and every shared cell holds both days', () => {
 		const found = answer('six-column-grid', {}, page(28, 40), may, 'sunday');
-		if (!found.fits) throw new Error(found.misfit.reason);
-		const [marks = []] = found.layouts[0].marks();
+		const [marks = []] = firstOf(found).marks();
 		const dates = marks.flatMap((mark) =>
 			mark.kind === 'text' && mark.style === 'figure' ? [[Number(mark.text), mark.x, mark.y]] : []
 		);
@@ -143,7 +154,7 @@ describe('habits', () => {
 	test('strips of 10: 1 and 9 free for 31 days; no room for a name with 30', () => {
 		const ten = { items: items(1), across: 10 };
 		expect(best('strips', ten, page(28, 40))).toMatchObject({ first: 1, free: 9 });
-		expect(answer('strips', ten, page(28, 40), june).fits).toBe(false);
+		expect(answer('strips', ten, page(28, 40), june)).toEqual([]);
 	});
 
 	test('eight strips with gaps of 1 are 31 high; two abreast are 25 wide', () => {
@@ -177,8 +188,7 @@ describe('habits', () => {
 		};
 		for (const id of ['mini-calendar-set', 'strips', 'matrix-days-down', 'ring']) {
 			const found = answer(id, wish, page(28, 40), february);
-			if (!found.fits) throw new Error(`${id}: ${found.misfit.reason}`);
-			const [marks = []] = found.layouts[0].marks();
+			const [marks = []] = firstOf(found).marks();
 			const texts = marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
 			const all = texts.join(' ');
 			expect(all).toContain('half an hour');
@@ -186,7 +196,7 @@ describe('habits', () => {
 			expect(all.replace(/\s+/g, ' ')).toMatch(/health: Walk,/);
 		}
 		const set = answer('mini-calendar-set', wish, page(28, 40), february);
-		const [marks = []] = set.fits ? set.layouts[0].marks() : [];
+		const [marks = []] = firstOf(set).marks();
 		const names = marks.flatMap((mark) =>
 			mark.kind === 'text' && ['Walk 20×', 'Water', 'Oven'].includes(mark.text) ? [mark.text] : []
 		);
@@ -196,8 +206,7 @@ describe('habits', () => {
 	test('a ring has a cell for each day', () => {
 		for (const month of [may, april, february]) {
 			const found = answer('ring', {}, page(28, 40), month);
-			if (!found.fits) throw new Error(found.misfit.reason);
-			const { across = 0, down = 0, days = 0 } = found.layouts[0].facts;
+			const { across = 0, down = 0, days = 0 } = firstOf(found).facts;
 			expect(2 * (across + down) - 4 - days).toBeGreaterThanOrEqual(0);
 			expect(2 * (across + down) - 4 - days).toBeLessThanOrEqual(1);
 		}
@@ -231,8 +240,7 @@ describe('cells, lines, bars and hours', () => {
 			[february, 28]
 		] as const) {
 			const found = answer('day-cells', { shape: 'hexagon' }, page(28, 40), month);
-			if (!found.fits) throw new Error(found.misfit.reason);
-			const [marks = []] = found.layouts[0].marks();
+			const [marks = []] = firstOf(found).marks();
 			const dates = marks.filter((mark) => mark.kind === 'text' && mark.style === 'figure');
 			expect(dates).toHaveLength(days);
 		}
@@ -280,7 +288,7 @@ describe('tables', () => {
 		const wish = { entries: 10, columns: [{ name: 'Item', width: 1 }] };
 		// Three abreast would be 7 × 5, and four abreast, which are liked better, are 7 × 4.
 		const found = answer('table', wish, page(7, 5));
-		const sizes = found.fits ? found.layouts.map(({ room }) => room) : [];
+		const sizes = found.map(({ room }) => room);
 		expect(sizes[0]).toEqual(page(7, 4));
 		expect(sizes).not.toContainEqual(page(7, 5));
 	});
@@ -331,8 +339,7 @@ describe('events', () => {
 	test('stand below their date; what finds no row is named, and goes to the side on request', () => {
 		const textsOf = (wish: FormParameters) => {
 			const found = answer('month-grid', { cell: { w: 6, h: 3 }, events, ...wish }, spread(28, 28));
-			if (!found.fits) throw new Error(found.misfit.reason);
-			const [layout] = found.layouts;
+			const layout = firstOf(found);
 			return {
 				why: layout.why.join('; '),
 				texts: layout
@@ -352,8 +359,7 @@ describe('events', () => {
 
 	test('the busiest day sizes the cells', () => {
 		const found = answer('month-grid', { events }, spread(28, 28));
-		if (!found.fits) throw new Error(found.misfit.reason);
-		expect(found.layouts[0].facts.cell?.h).toBeGreaterThanOrEqual(4);
+		expect(firstOf(found).facts.cell?.h).toBeGreaterThanOrEqual(4);
 	});
 });
 
@@ -362,8 +368,7 @@ describe('the measured hand', () => {
 		const month = monthShape(may, 'monday');
 		const setting: Setting = { month, hand: { ...defaultHand, ...hand }, locale: 'en', wish };
 		const found = formById(id)?.layouts(setting, page(28, 40));
-		if (!found?.fits) throw new Error(found?.misfit.reason);
-		return found.layouts[0];
+		return firstOf(found);
 	};
 
 	test('lines of 2 halve the rows of a table and the columns take the letters they need', () => {
@@ -378,13 +383,9 @@ describe('the measured hand', () => {
 
 	test('a line a day is as high as the hand writes', () => {
 		expect(drawnBy('day-lines', {}, { lineHeight: 1 }).facts.lineHeight).toBe(1);
-		const month = monthShape(may, 'monday');
-		const hand = { ...defaultHand, lineHeight: 2 };
-		const found = formById('day-lines')?.layouts(
-			{ month, hand, locale: 'en', wish: {} },
-			page(28, 40)
-		);
-		expect(found?.fits || found?.misfit.lacking).toEqual({ w: 0, h: 24 });
+		const large = { ...settingOf({}), hand: { ...defaultHand, lineHeight: 2 } };
+		expect(formOf('day-lines').layouts(large, page(28, 40))).toEqual([]);
+		expect(misfitOf(formOf('day-lines'), large, page(28, 40)).lacking).toEqual({ w: 0, h: 24 });
 	});
 
 	test('large figures prefer cells of two squares, and say what one square costs', () => {

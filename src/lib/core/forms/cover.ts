@@ -2,15 +2,7 @@ import { frame, move, text, type Mark, type TintMark } from '../draw';
 import { fitLettering, leastCapital, letters, type Lettering } from '../hand';
 import { monthName } from '../month';
 import type { Size } from '../paper';
-import {
-	pageSize,
-	ranked,
-	tooSmall,
-	type Facts,
-	type Form,
-	type Layout,
-	type Setting
-} from './form';
+import { pageSize, ranked, type Facts, type Form, type Layout, type Setting } from './form';
 import { miniMonthMarks, miniMonthSize } from './mini-month';
 import { drawnLetters } from './title-band';
 
@@ -42,16 +34,14 @@ export const cover: Form = {
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const least = leastSize(setting);
-		if (there.w < least.w || there.h < least.h)
-			return ranked([], () => tooSmall('A cover', least, there));
+		if (there.w < least.w || there.h < least.h) return [];
 		const large = miniMonthSize(setting, 2, false);
 		const c =
 			setting.wish.cell?.w ??
 			(large.w <= there.w && 3 * (titleBand + gap + large.h) <= 2 * there.h ? 2 : 1);
 		const mini = miniMonthSize(setting, c, false);
 		const needed = { w: mini.w, h: titleBand + leastArt + gap + mini.h };
-		if (needed.w > there.w || needed.h > there.h)
-			return ranked([], () => tooSmall('A cover', needed, there));
+		if (needed.w > there.w || needed.h > there.h) return [];
 		const layout: Layout =
 			room.span === 'page'
 				? {
@@ -89,7 +79,7 @@ export const cover: Form = {
 							]
 						]
 					};
-		return ranked([layout], () => tooSmall('A cover', least, there));
+		return ranked([layout]);
 	}
 };
 

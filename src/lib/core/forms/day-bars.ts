@@ -16,10 +16,6 @@ export const dayBars = pageForm({
 	id: 'day-bars',
 	name: 'A bar a day',
 	fields: ['title', 'titleStyle'],
-	least: (setting) => ({
-		w: dayLabelWidth + 10,
-		h: titleRows(setting) + header + setting.month.days
-	}),
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

@@ -21,15 +21,6 @@ export const dayCells = pageForm({
 	id: 'day-cells',
 	name: 'A cell a day',
 	fields: ['title', 'titleStyle', 'shape', 'square', 'levels'],
-	least: (setting, there) => {
-		const s = setting.wish.cell?.w ?? (isHexagon(setting) ? 4 : 1);
-		const across = Math.max(1, Math.floor(there.w / s));
-		const key = keyIn(setting, there.w);
-		return {
-			w: Math.max(s, key ? 0 : there.w + 1),
-			h: titleRows(setting) + Math.ceil(setting.month.days / across) * s + gap + (key?.h ?? 2)
-		};
-	},
 	layouts: (setting, there) => {
 		const sizes = setting.wish.cell
 			? [setting.wish.cell.w]

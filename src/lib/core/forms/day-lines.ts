@@ -1,5 +1,5 @@
 import { line, type Mark } from '../draw';
-import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
 import { rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -75,16 +75,7 @@ export const dayLines: Form = {
 				}
 			];
 		});
-		return ranked(layouts, () =>
-			tooSmall(
-				'A line a day',
-				{
-					w: dayLabelWidth + leastText,
-					h: top + header + left * (lineHeight ?? setting.hand.lineHeight)
-				},
-				there
-			)
-		);
+		return ranked(layouts);
 	}
 };
 

@@ -12,8 +12,8 @@ export function withFigures(form: Form): Form {
 		layouts: (setting, room) => {
 			const answer = form.layouts(setting, room);
 			const wide = Math.ceil(2 / setting.hand.figuresPerSquare);
-			if (!answer.fits || wide <= 1) return answer;
-			const told = answer.layouts.map((layout): Layout => {
+			if (wide <= 1) return answer;
+			const told = answer.map((layout): Layout => {
 				const narrow = (layout.facts.cell?.w ?? 1) < wide;
 				if (!narrow) return layout;
 				return {
@@ -25,7 +25,7 @@ export function withFigures(form: Form): Form {
 					]
 				};
 			});
-			return ranked(told, () => ({ reason: '', lacking: { w: 0, h: 0 } }));
+			return ranked(told);
 		}
 	};
 }

@@ -81,18 +81,6 @@ export interface Layout extends Option {
 	readonly marks: () => readonly (readonly Mark[])[];
 }
 
-/** Why a form cannot be ruled in a room, and what is missing. */
-export interface Misfit {
-	readonly reason: string;
-	/** Squares that would have to be added to the room for the smallest size. */
-	readonly lacking: Size;
-}
-
-/** Layouts that fit a room, the most comfortable first; or the reason why there is none. */
-export type Layouts =
-	| { readonly fits: true; readonly layouts: readonly [Layout, ...Layout[]] }
-	| { readonly fits: false; readonly misfit: Misfit };
-
 /** A parameter that a form reads; `square` is a cell as wide as it is high. */
 export type FieldName = keyof FormParameters | 'square';
 
@@ -105,30 +93,13 @@ export interface Form {
 	readonly wholePage?: boolean;
 	/** What a person may set, in the order in which it is asked for. */
 	readonly fields: readonly FieldName[];
-	/** All ways to rule it inside the room. The first of them is what is drawn there. */
-	readonly layouts: (setting: Setting, room: Room) => Layouts;
+	/** All ways to rule it inside the room, the most comfortable first; that one is what is drawn there. */
+	readonly layouts: (setting: Setting, room: Room) => readonly Layout[];
 }
 
-/**
- * Puts layouts in order of comfort (stable, so a form's own order breaks ties), or reports the
- * misfit when there are none.
- */
-export function ranked(layouts: readonly Layout[], misfit: () => Misfit): Layouts {
-	const [first, ...rest] = [...layouts].sort((a, b) => a.discomfort - b.discomfort);
-	return first ? { fits: true, layouts: [first, ...rest] } : { fits: false, misfit: misfit() };
-}
-
-/** A misfit from the size that is needed and the size that is there. */
-export function tooSmall(what: string, needed: Size, there: Size): Misfit {
-	const lacking = { w: Math.max(0, needed.w - there.w), h: Math.max(0, needed.h - there.h) };
-	const missing = [
-		lacking.w > 0 ? `${lacking.w} across` : '',
-		lacking.h > 0 ? `${lacking.h} down` : ''
-	].filter(Boolean);
-	return {
-		reason: `${what} needs ${needed.w} × ${needed.h} squares and there are ${there.w} × ${there.h}: ${missing.join(' and ')} missing`,
-		lacking
-	};
+/** Layouts in order of comfort; a form's own order breaks ties. */
+export function ranked(layouts: readonly Layout[]): readonly Layout[] {
+	return [...layouts].sort((a, b) => a.discomfort - b.discomfort);
 }
 
 /** The room as one rectangle's size; a spread counts as its narrower, lower page. */
@@ -159,14 +130,13 @@ export function onPage(layout: PageLayout): Layout {
 	};
 }
 
-/** A form that stays on one page: its layouts in a rectangle, and the least it needs. */
+/** A form that stays on one page: its layouts in a rectangle. */
 export function pageForm(spec: {
 	readonly id: string;
 	readonly name: string;
 	readonly wholePage?: boolean;
 	readonly fields: readonly FieldName[];
 	readonly layouts: (setting: Setting, there: Size) => readonly PageLayout[];
-	readonly least: (setting: Setting, there: Size) => Size;
 }): Form {
 	const { id, name, wholePage, fields } = spec;
 	return {
@@ -180,17 +150,8 @@ export function pageForm(spec: {
 			const layouts = spec
 				.layouts(setting, there)
 				.filter(({ size }) => size.w >= 1 && size.h >= 1 && size.w <= there.w && size.h <= there.h);
-			return ranked(layouts.map(onPage), () => misfitOf(name, spec.least(setting, there), there));
+			return ranked(layouts.map(onPage));
 		}
-	};
-}
-
-/** A misfit; a size that would fit by itself means that something inside does not. */
-function misfitOf(name: string, needed: Size, there: Size): Misfit {
-	if (needed.w > there.w || needed.h > there.h) return tooSmall(name, needed, there);
-	return {
-		reason: `${name} does not fit into ${there.w} × ${there.h} squares with these settings`,
-		lacking: { w: 0, h: 0 }
 	};
 }
 

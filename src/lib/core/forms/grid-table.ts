@@ -32,13 +32,6 @@ export const gridTable = pageForm({
 	id: 'grid-table',
 	name: 'Rows by columns',
 	fields: ['title', 'titleStyle', 'items', 'parts', 'cell'],
-	least: (setting) => {
-		const cell = setting.wish.cell ?? { w: 1, h: 1 };
-		return {
-			w: labelWidth(setting) + columnsOf(setting).length * cell.w,
-			h: titleRows(setting) + header + rowsOf(setting).length * cell.h
-		};
-	},
 	layouts: (setting, there) => {
 		const rows = rowsOf(setting);
 		const columns = columnsOf(setting);

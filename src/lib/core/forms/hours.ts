@@ -18,10 +18,6 @@ export const hours = pageForm({
 	id: 'hours',
 	name: 'Hours of each day',
 	fields: ['title', 'titleStyle', 'from', 'hours'],
-	least: (setting) => ({
-		w: dayLabelWidth + (setting.wish.hours ?? leastHours) + total,
-		h: titleRows(setting) + header + setting.month.days
-	}),
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

@@ -34,6 +34,7 @@ import { weekStaggered } from './week-staggered';
 import { weekdayRows } from './weekday-rows';
 
 export * from './form';
+export * from './misfit';
 export * from './wish';
 export { hexagonAt, hexagonColour, hexagonField } from './hexagon';
 

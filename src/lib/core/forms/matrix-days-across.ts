@@ -1,5 +1,5 @@
 import { grid, line, move, text, type Mark } from '../draw';
-import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayRow } from './day-labels';
 import { daysAcross, daysAcrossRoom, daysAcrossSums } from './days-across';
 import { itemsOf, labelsOf } from './labels';
@@ -55,17 +55,9 @@ export const matrixDaysAcross: Form = {
 				}
 			];
 		});
-		return ranked(layouts, () => misfit(setting, room, height));
+		return ranked(layouts);
 	}
 };
-
-function misfit(setting: Setting, room: Parameters<Form['layouts']>[1], height: number) {
-	const shortest = labelsOf(setting).at(-1)?.width ?? 1;
-	const needed = { w: shortest + setting.month.days, h: height };
-	const there = pageSize(room);
-	const w = room.span === 'page' ? room.w : room.left.w + room.right.w;
-	return tooSmall('A grid with the days across', needed, { w, h: there.h });
-}
 
 function leftMarks(
 	setting: Setting,

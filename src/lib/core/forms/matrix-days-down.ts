@@ -14,13 +14,6 @@ export const matrixDaysDown = pageForm({
 	id: 'matrix-days-down',
 	name: 'Days down, habits across',
 	fields: ['title', 'titleStyle', 'items'],
-	least: (setting) => {
-		const shortest = labelsOf(setting).at(-1);
-		return {
-			w: dayLabelWidth + itemsOf(setting).length,
-			h: titleRows(setting) + (shortest?.width ?? 1) + setting.month.days
-		};
-	},
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

@@ -1,6 +1,6 @@
 import { move, type Mark } from '../draw';
 import { squares, type Size } from '../paper';
-import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { itemsOf } from './labels';
 import { fitLabel, miniMonthMarks, miniMonthSize } from './mini-month';
 import { titleMarks, titleRows } from './title-band';
@@ -123,27 +123,10 @@ export const miniCalendarSet: Form = {
 				if (found && !arrangements.some((other) => same(other, found))) arrangements.push(found);
 			}
 		}
-		return ranked(
-			arrangements.map((a) => toLayout(setting, there, a)),
-			() => misfit(setting, there, c)
-		);
+		return ranked(arrangements.map((a) => toLayout(setting, there, a)));
 	}
 };
 
 function same(a: Arrangement, b: Arrangement): boolean {
 	return a.across === b.across && a.gapAcross === b.gapAcross && a.gapDown === b.gapDown;
-}
-
-function misfit(setting: Setting, there: Size, c: number) {
-	const one = miniMonthSize(setting, c, true);
-	const count = itemsOf(setting).length;
-	const gap = setting.wish.gap ?? 1;
-	const most = Math.max(1, Math.floor((there.w + gap) / (one.w + gap)));
-	const across = Math.min(count, setting.wish.across ?? most);
-	const down = Math.ceil(count / across);
-	const needed = {
-		w: across * one.w + (across - 1) * gap,
-		h: titleRows(setting) + down * one.h + (down - 1) * gap
-	};
-	return tooSmall(`A set of ${across} × ${down} mini calendars`, needed, there);
 }

@@ -1,4 +1,4 @@
-import { ranked, tooSmall, pageSize, type Form, type Layout } from './form';
+import { ranked, pageSize, type Form, type Layout } from './form';
 import { miniMonthMarks, miniMonthSize } from './mini-month';
 
 /**
@@ -40,8 +40,6 @@ export const miniCalendar: Form = {
 				}
 			];
 		});
-		return ranked(layouts, () =>
-			tooSmall('A mini calendar', miniMonthSize(setting, wish.cell?.w ?? 1, titled), there)
-		);
+		return ranked(layouts);
 	}
 };

@@ -2,15 +2,7 @@ import { grid, line, move, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { eventMarks, eventSums, sideColumnMarks, unfitEvents } from './cell-events';
 import { dateMarks, restDayTints, weekdayMarks, type CalendarPart } from './calendar-cells';
-import {
-	cellDiscomfort,
-	ranked,
-	tooSmall,
-	type Form,
-	type Layout,
-	type Room,
-	type Setting
-} from './form';
+import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { titleMarks, titleRows } from './title-band';
 
 const header = 1;
@@ -209,28 +201,6 @@ export const monthGrid: Form = {
 	fields: ['title', 'titleStyle', 'cell', 'split', 'events', 'overflow'],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
-		return ranked(layouts, () => misfit(setting, room));
+		return ranked(layouts);
 	}
 };
-
-function misfit(setting: Setting, room: Room) {
-	const cell = setting.wish.cell ?? { w: 1, h: 1 };
-	const down = titleRows(setting) + header + setting.month.weeks * cell.h;
-	if (room.span === 'page')
-		return tooSmall(
-			`A month grid of ${cell.w} × ${cell.h} cells`,
-			{ w: 7 * cell.w, h: down },
-			room
-		);
-	const left = setting.wish.split ?? 4;
-	const there = { w: room.left.w + room.right.w, h: Math.min(room.left.h, room.right.h) };
-	// The fuller side decides: its columns must all stand on its own page.
-	const lackLeft = Math.max(0, left * cell.w - room.left.w);
-	const lackRight = Math.max(0, (7 - left) * cell.w - room.right.w);
-	const needed = { w: there.w + lackLeft + lackRight, h: down };
-	return tooSmall(
-		`A month grid of ${cell.w} × ${cell.h} cells, ${left} + ${7 - left} columns,`,
-		needed,
-		there
-	);
-}

@@ -17,13 +17,6 @@ export const monthList = pageForm({
 	id: 'month-list',
 	name: 'Month list',
 	fields: ['title', 'titleStyle', 'parts', 'events'],
-	least: (setting, there) => {
-		const top = titleRows(setting);
-		const one = { w: width(setting), h: top + header + setting.month.days };
-		return there.w >= 2 * one.w
-			? { w: 2 * one.w, h: top + header + Math.ceil(setting.month.days / 2) }
-			: one;
-	},
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

@@ -68,25 +68,17 @@ export function withNotes(form: Form): Form {
 			const layouts: Layout[] = [];
 			for (let count = 1; count <= mostLines && count + 1 < firstPart(room).h; count++) {
 				const answer = form.layouts(setting, lowered(room, count + 1));
-				if (!answer.fits) break;
-				for (const layout of answer.layouts) {
+				if (answer.length === 0) break;
+				for (const layout of answer) {
 					const own = firstPart(layout.room).w;
 					// Only what is drawn in this room anyway may be widened: others stay as narrow as they are.
-					const most = layout === answer.layouts[0] ? Math.min(usualWidth, firstPart(room).w) : 0;
+					const most = layout === answer[0] ? Math.min(usualWidth, firstPart(room).w) : 0;
 					const width = Math.max(own, most);
 					const lines = linesIn(setting, width);
 					if (lines?.length === count) layouts.push(noted(layout, lines, width));
 				}
 			}
-			return ranked(layouts, () => {
-				const bare = form.layouts(setting, lowered(room, 2));
-				return bare.fits
-					? {
-							reason: `${form.name} fits, but the notes below it do not in 1 to ${mostLines} lines`,
-							lacking: { w: 0, h: 2 }
-						}
-					: bare.misfit;
-			});
+			return ranked(layouts);
 		}
 	};
 }

@@ -15,11 +15,6 @@ export const path = pageForm({
 	id: 'path',
 	name: 'Path of steps',
 	fields: ['title', 'titleStyle', 'entries', 'square'],
-	least: (setting, there) => {
-		const s = setting.wish.cell?.w ?? 2;
-		const across = Math.max(1, Math.floor(there.w / s));
-		return { w: s, h: titleRows(setting) + Math.ceil(countOf(setting) / across) * s };
-	},
 	layouts: (setting, there) => {
 		const count = countOf(setting);
 		const top = titleRows(setting);

@@ -1,7 +1,7 @@
 import { text, type Mark } from '../draw';
 import { largestQuote, quoteIn, quoteSize, wordsOf, type FittedQuote } from '../hand';
 import type { Size } from '../paper';
-import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 
 /** Words shown until a person has chosen some. */
 const sample = 'Words for this month';
@@ -56,9 +56,6 @@ export const quote: Form = {
 		const small = quoteSize(words, Math.min(20, there.w), hand, least);
 		const fitted = small && small.h < there.h && fitting(small);
 		if (small && fitted) layouts.push(toLayout(setting, small, fitted, 20));
-		return ranked(layouts, () => {
-			const needed = quoteSize(words, there.w, hand, least) ?? { w: there.w + 1, h: least };
-			return tooSmall(`A quote with lines ${least} high`, needed, there);
-		});
+		return ranked(layouts);
 	}
 };

@@ -50,12 +50,6 @@ export const rhythmBoxes = pageForm({
 	id: 'rhythm-boxes',
 	name: 'Boxes by rhythm',
 	fields: ['title', 'titleStyle', 'items'],
-	least: (setting) => {
-		const items = itemsOf(setting);
-		const widest = Math.max(...items.map((item) => rowWidth(boxesOf(item, setting))));
-		const shortest = labelsOf(setting).at(-1)?.width ?? 1;
-		return { w: shortest + 1 + widest, h: titleRows(setting) + 2 * items.length - 1 };
-	},
 	layouts: (setting, there) => {
 		const items = itemsOf(setting);
 		const top = titleRows(setting);

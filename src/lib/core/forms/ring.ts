@@ -38,11 +38,6 @@ export const ring = pageForm({
 	id: 'ring',
 	name: 'Ring of days',
 	fields: ['title', 'titleStyle', 'items', 'square'],
-	least: (setting) => {
-		const { across, down } = ringOf(setting.month.days);
-		const c = setting.wish.cell?.w ?? 1;
-		return { w: across * c, h: titleRows(setting) + down * c + nameLines(setting) };
-	},
 	layouts: (setting, there) => {
 		const { days } = setting.month;
 		const { across, down } = ringOf(days);

@@ -20,15 +20,6 @@ export const sixColumnGrid = pageForm({
 	id: 'six-column-grid',
 	name: 'Six columns, shared weekend',
 	fields: ['title', 'titleStyle', 'cell', 'header', 'events'],
-	least: (setting) => {
-		const { wish } = setting;
-		const { month } = fromMonday(setting);
-		const cell = wish.cell ?? { w: 1, h: 2 };
-		return {
-			w: columns * cell.w,
-			h: titleRows(setting) + (wish.header ?? 1) + month.weeks * (cell.h + (cell.h % 2))
-		};
-	},
 	layouts: (given, there) => {
 		const setting = fromMonday(given);
 		const { wish, month } = setting;

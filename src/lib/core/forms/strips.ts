@@ -34,15 +34,6 @@ export const strips = pageForm({
 	id: 'strips',
 	name: 'Strips',
 	fields: ['title', 'titleStyle', 'items', 'across'],
-	least: (setting) => {
-		const { across, rows, free } = stripOf(setting);
-		const count = itemsOf(setting).length;
-		// A strip without a free square has no room for its name at all, however large the page.
-		return {
-			w: across + (free === 0 ? 1 : 0),
-			h: titleRows(setting) + count * rows + (count - 1) * gap
-		};
-	},
 	layouts: (setting, there) => {
 		const strip = stripOf(setting);
 		const { across, rows, first, free } = strip;

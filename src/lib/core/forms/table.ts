@@ -49,12 +49,6 @@ export const table = pageForm({
 	id: 'table',
 	name: 'Table',
 	fields: ['title', 'titleStyle', 'columns', 'tables', 'entries', 'lineHeight'],
-	least: (setting) => {
-		const t = setting.wish.tables ?? 1;
-		const rows = setting.wish.entries ? Math.ceil(setting.wish.entries / t) : leastRows;
-		const high = lineOf(setting);
-		return { w: t * widthOf(setting) + (t - 1), h: titleRows(setting) + header + rows * high };
-	},
 	layouts: (setting, there) => waysIn(setting, there).map((way) => settled(setting, way))
 });
 

@@ -1,6 +1,6 @@
 import { grid, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
-import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayRow } from './day-labels';
 import { daysAcross, daysAcrossRoom, daysAcrossSums } from './days-across';
 import { titleSum } from './rows';
@@ -79,11 +79,7 @@ export const timeline: Form = {
 				}
 			];
 		});
-		return ranked(layouts, () => {
-			const needed = { w: Math.min(longest, 4) + setting.month.days, h: height };
-			const w = room.span === 'page' ? room.w : room.left.w + room.right.w;
-			return tooSmall('A goal timeline', needed, { w, h: there.h });
-		});
+		return ranked(layouts);
 	}
 };
 

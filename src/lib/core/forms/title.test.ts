@@ -1,18 +1,20 @@
 import { describe, expect, test } from 'vitest';
+import { firstOf } from '../../../../tests/support/first-of';
 import type { Mark } from '../draw';
 import { defaultHand } from '../hand';
 import { monthShape } from '../month';
-import { formById, type FormParameters } from '.';
+import { formById, misfitOf, type FormParameters, type Room, type Setting } from '.';
 
 function lettered(wish: FormParameters, w: number, h: number, letteringPerSquare = 1) {
 	const month = monthShape({ year: 2027, month: 5 }, 'monday');
-	const answer = formById('title')?.layouts(
-		{ month, hand: { ...defaultHand, letteringPerSquare }, locale: 'en', wish },
-		{ span: 'page', w, h }
-	);
-	if (!answer) throw new Error('no form');
-	if (!answer.fits) return answer.misfit.reason;
-	return answer.layouts.map((layout) => ({
+	const form = formById('title');
+	if (!form) throw new Error('no form');
+	const hand = { ...defaultHand, letteringPerSquare };
+	const setting: Setting = { month, hand, locale: 'en', wish };
+	const room: Room = { span: 'page', w, h };
+	const answer = form.layouts(setting, room);
+	if (answer.length === 0) return misfitOf(form, setting, room).reason;
+	return answer.map((layout) => ({
 		...layout,
 		letters: layout.marks().flat().map(placed)
 	}));
@@ -57,7 +59,10 @@ describe('a word too long for one line', () => {
 	});
 
 	test('says what is missing where neither is possible', () => {
-		expect(lettered({ title: word }, 16, 9)).toContain('the largest letters that fit are');
+		// Down the side: 15 letters of 2, one below the other.
+		expect(lettered({ title: word }, 16, 9)).toBe(
+			'Lettering needs 16 × 30 squares and there are 16 × 9: 21 down missing'
+		);
 	});
 });
 
@@ -82,8 +87,9 @@ describe('the measured capitals of a hand', () => {
 				},
 				{ span: 'page', w: 28, h: 40 }
 			);
-			if (!answer?.fits) throw new Error('no table');
-			return answer.layouts[0].marks()[0]?.filter((mark) => mark.kind === 'text' && mark.y === 0);
+			return firstOf(answer)
+				.marks()[0]
+				?.filter((mark) => mark.kind === 'text' && mark.y === 0);
 		};
 		// 11 letters of 2 without gaps take 22 of 28; of 3 they would take 33.
 		expect(title(1)).toHaveLength(10);

@@ -9,7 +9,7 @@ import {
 } from '../hand';
 import { monthName } from '../month';
 import type { Size } from '../paper';
-import { pageSize, ranked, tooSmall, type Form, type Layout, type Setting } from './form';
+import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { drawnLetters } from './title-band';
 
 const usualHeight = 6;
@@ -152,32 +152,17 @@ export const title: Form = {
 		const fit = wanted ? (wanted.fits ? wanted.lettering : undefined) : free;
 		const least = letter ?? smallest;
 		if (fit && fit.letter >= least && fit.letter <= there.h)
-			return ranked(
-				[
-					{
-						room: { span: 'page', w: there.w, h: fit.letter },
-						discomfort: fit.gap === 0 && drawn.length > 1 ? 20 : 0,
-						stretches: false,
-						facts: { letter: fit.letter, gap: fit.gap, used: fit.used },
-						why: sums(fit, drawn.length, there.w),
-						marks: () => [lettersAlong(drawn, fit, 0)]
-					}
-				],
-				() => tooSmall('Lettering', there, there)
-			);
+			return [
+				{
+					room: { span: 'page', w: there.w, h: fit.letter },
+					discomfort: fit.gap === 0 && drawn.length > 1 ? 20 : 0,
+					stretches: false,
+					facts: { letter: fit.letter, gap: fit.gap, used: fit.used },
+					why: sums(fit, drawn.length, there.w),
+					marks: () => [lettersAlong(drawn, fit, 0)]
+				}
+			];
 		const others = [inTwoLines, downTheSide].flatMap((way) => way(drawn, there, height, smallest));
-		return ranked(
-			others.filter(({ facts }) => (facts.letter ?? 0) >= least),
-			() => {
-				const misfit = tooSmall(
-					`“${drawn.join('')}” in letters of ${least}`,
-					{ w: drawn.length * least + (letter === undefined ? 0 : drawn.length - 1), h: least },
-					there
-				);
-				const most =
-					free && free.letter > 0 ? `; the largest letters that fit are ${free.letter} wide` : '';
-				return { ...misfit, reason: misfit.reason + most };
-			}
-		);
+		return ranked(others.filter(({ facts }) => (facts.letter ?? 0) >= least));
 	}
 };

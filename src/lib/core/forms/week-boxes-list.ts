@@ -18,7 +18,6 @@ export const weekBoxesList = pageForm({
 	id: 'week-boxes-list',
 	name: 'A box a week',
 	fields: ['title', 'titleStyle'],
-	least: (setting) => ({ w: 6, h: titleRows(setting) + 2 * setting.month.weeks }),
 	layouts: (setting, there) => {
 		const { weeks } = setting.month;
 		const top = titleRows(setting);

@@ -1,14 +1,6 @@
 import { frame, type Mark } from '../draw';
 import type { Rect, Size } from '../paper';
-import {
-	cellDiscomfort,
-	pageSize,
-	ranked,
-	tooSmall,
-	type Form,
-	type Layout,
-	type Setting
-} from './form';
+import { cellDiscomfort, pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
 
 const usualGap = 1;
@@ -69,11 +61,7 @@ export const weekBoxes: Form = {
 							]
 			});
 		}
-		return ranked(layouts, () => {
-			const high = rows * leastBox + (rows - 1) * gap + shift;
-			const least: Size = { w: inset + 2 * leastBox + gap, h: high };
-			return tooSmall('A week in boxes', least, there);
-		});
+		return ranked(layouts);
 	}
 };
 

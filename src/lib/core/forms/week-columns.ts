@@ -4,7 +4,6 @@ import {
 	cellDiscomfort,
 	pageSize,
 	ranked,
-	tooSmall,
 	type Form,
 	type Layout,
 	type Room,
@@ -27,19 +26,10 @@ export const weekColumns: Form = {
 	fields: ['week', 'shape'],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
-		if (room.span === 'page')
-			return ranked([], () =>
-				tooSmall('A week in columns', { w: 2 * there.w, h: leastHeight }, there)
-			);
+		if (room.span === 'page') return [];
 		const layout =
 			setting.wish.shape === 'over-fold' ? overFold(setting, room) : fourAndThree(setting, room);
-		return ranked(layout && there.h >= leastHeight ? [layout] : [], () =>
-			tooSmall(
-				'A week in columns',
-				{ w: 8, h: leastHeight },
-				{ w: Math.min(room.left.w, room.right.w), h: there.h }
-			)
-		);
+		return ranked(layout && there.h >= leastHeight ? [layout] : []);
 	}
 };
 

@@ -13,7 +13,6 @@ export const weekHalves = pageForm({
 	name: 'Half a page a day',
 	wholePage: true,
 	fields: ['week', 'across'],
-	least: () => ({ w: 6, h: 2 * 8 + gap }),
 	layouts: (setting, there) => {
 		const h = Math.floor((there.h - gap) / 2);
 		if (h < 8 || there.w < 6) return [];

@@ -11,7 +11,6 @@ export const weekRows = pageForm({
 	id: 'week-rows',
 	name: 'Week in rows',
 	fields: ['title', 'titleStyle', 'week'],
-	least: (setting) => ({ w: 6, h: titleRows(setting) + rows }),
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const most = Math.floor((there.h - top) / rows);

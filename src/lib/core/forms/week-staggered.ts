@@ -1,9 +1,7 @@
 import { line, type Mark } from '../draw';
 import {
 	cellDiscomfort,
-	pageSize,
 	ranked,
-	tooSmall,
 	type Form,
 	type Layout,
 	type Room,
@@ -54,19 +52,11 @@ export const weekStaggered: Form = {
 	spans: ['spread'],
 	fields: ['week', 'cell'],
 	layouts: (setting, room) => {
-		const there = pageSize(room);
 		const { w, h } = setting.wish.cell ?? usual;
-		if (room.span === 'page')
-			return ranked([], () => tooSmall('Staggered boxes', { w: 4 * w, h }, there));
+		if (room.span === 'page') return [];
 		const places = placesIn(room, w, h);
 		const layouts: Layout[] = places.length < boxes ? [] : [toLayout(setting, room, places, w, h)];
-		return ranked(layouts, () =>
-			tooSmall(
-				'Eight staggered boxes',
-				{ w: 4 * w, h: 3 * h },
-				{ w: room.left.w + room.right.w, h: there.h }
-			)
-		);
+		return ranked(layouts);
 	}
 };
 

@@ -16,13 +16,6 @@ export const weekdayRows = pageForm({
 	id: 'weekday-rows',
 	name: 'Weekdays down',
 	fields: ['title', 'titleStyle', 'cell', 'events'],
-	least: (setting) => {
-		const cell = setting.wish.cell ?? { w: 1, h: 1 };
-		return {
-			w: label + setting.month.weeks * cell.w,
-			h: titleRows(setting) + header + 7 * cell.h
-		};
-	},
 	layouts: (setting, there) => {
 		const { month, wish } = setting;
 		const top = titleRows(setting);

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { firstOf } from '../../../../tests/support/first-of';
 import type { Mark } from '../draw';
 import { defaultHand } from '../hand';
 import { monthShape } from '../month';
@@ -11,8 +12,7 @@ function draw(id: string, wish: FormParameters, room: Room, locale = 'en') {
 	const month = monthShape({ year: 2027, month: 5 }, 'monday');
 	const setting: Setting = { month, hand: defaultHand, locale, wish };
 	const answer = formById(id)?.layouts(setting, room);
-	if (!answer?.fits) throw new Error(answer?.misfit.reason);
-	const [layout] = answer.layouts;
+	const layout = firstOf(answer);
 	return { ...layout, parts: layout.marks() };
 }
 

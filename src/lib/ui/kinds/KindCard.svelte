@@ -17,7 +17,8 @@
 
 	/** Drawn only when it comes into view: there are dozens. */
 	let visible = $state(false);
-	const layout = $derived(visible ? ruledAlone(plan, wish).choices[0] : undefined);
+	const ruled = $derived(visible ? ruledAlone(plan, wish) : undefined);
+	const layout = $derived(ruled && 'marks' in ruled ? ruled : undefined);
 </script>
 
 <li

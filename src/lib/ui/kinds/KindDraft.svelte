@@ -22,7 +22,7 @@
 	const kind = $derived(kindById(wish.kind));
 	const form = $derived(formById(wish.form ?? kind?.forms[0] ?? ''));
 	const ruled = $derived(ruledAlone(plan, wish));
-	const layout = $derived(ruled.choices[0]);
+	const layout = $derived(ruled && 'marks' in ruled ? ruled : undefined);
 </script>
 
 <div class="flex flex-col gap-3">
@@ -32,7 +32,7 @@
 		{#each layout.why as sum, index (index)}<p class="text-sm text-ink-soft">{sum}</p>{/each}
 	{:else}
 		<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
-			{ruled.misfits[0]?.reason ?? 'It cannot be ruled'}.
+			{ruled && 'reason' in ruled ? ruled.reason : 'It cannot be ruled'}.
 		</p>
 	{/if}
 	<button class="button button-main self-start" onclick={onadd}>Add to the month</button>

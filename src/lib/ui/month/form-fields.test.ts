@@ -24,6 +24,7 @@ test('every number that a form reads can be set', () => {
 	const asked = new Set(numberParameters.map(({ name }) => name));
 	const elsewhere = new Set([
 		'title',
+		'titleStyle',
 		'text',
 		'items',
 		'columns',

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { formById, type FormParameters, type Setting } from '$lib/core/forms';
+	import { formById, misfitOf, type FormParameters, type Setting } from '$lib/core/forms';
 	import { letteringOf, letters, quoteSize } from '$lib/core/hand';
 	import { monthName, monthShape, nextToPlan } from '$lib/core/month';
 	import FormPicture from '$lib/ui/page/FormPicture.svelte';
@@ -24,17 +24,19 @@
 		locale: data.person.locale,
 		wish
 	});
-	const title = formById('title');
-	const quote = formById('quote');
-	const drawn = $derived(
-		title?.layouts(setting({ title: word, letter }), { span: 'page', w: width, h: letter ?? 6 })
-	);
+	/** A form in a room: its drawing, or what it lacks. */
+	function ruled(id: string, wish: FormParameters, h: number) {
+		const form = formById(id);
+		if (!form) return {};
+		const room = { span: 'page', w: width, h } as const;
+		const [layout] = form.layouts(setting(wish), room);
+		return layout ? { layout } : { reason: misfitOf(form, setting(wish), room).reason };
+	}
+	const drawn = $derived(ruled('title', { title: word, letter }, letter ?? 6));
 	const wanted = $derived(
 		letter === undefined ? undefined : letteringOf(letters(word).length, width, letter)
 	);
-	const written = $derived(
-		quote?.layouts(setting({ text: words, lineHeight }), { span: 'page', w: width, h: height })
-	);
+	const written = $derived(ruled('quote', { text: words, lineHeight }, height));
 	const needed = $derived(
 		quoteSize(words, width, data.person.hand, lineHeight ?? data.person.hand.lineHeight)
 	);
@@ -66,16 +68,16 @@
 				onchange={(value) => (letter = value)}
 			/>
 		</div>
-		{#if drawn?.fits}
+		{#if drawn.layout}
 			<FormPicture
-				layout={drawn.layouts[0]}
+				layout={drawn.layout}
 				hand={data.person.hand}
 				label="“{word}” in drawn letters"
 			/>
-			{#each drawn.layouts[0].why as sum, index (index)}<p>{sum}</p>{/each}
-		{:else if drawn}
+			{#each drawn.layout.why as sum, index (index)}<p>{sum}</p>{/each}
+		{:else if drawn.reason}
 			<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
-				{drawn.misfit.reason}.
+				{drawn.reason}.
 				{#if wanted && !wanted.fits && wanted.largest}
 					Letters of {wanted.largest.letter} with gaps of {wanted.largest.gap} would do.
 				{:else}
@@ -111,16 +113,16 @@
 				onchange={(value) => (lineHeight = value)}
 			/>
 		</div>
-		{#if written?.fits}
+		{#if written.layout}
 			<FormPicture
-				layout={written.layouts[0]}
+				layout={written.layout}
 				hand={data.person.hand}
 				label="The quote as it will be written"
 			/>
-			{#each written.layouts[0].why as sum, index (index)}<p>{sum}</p>{/each}
-		{:else if written}
+			{#each written.layout.why as sum, index (index)}<p>{sum}</p>{/each}
+		{:else if written.reason}
 			<p class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
-				{written.misfit.reason}.
+				{written.reason}.
 			</p>
 		{/if}
 		{#if needed}
