@@ -24,7 +24,7 @@
 	>To the content</a
 >
 <div class="flex min-h-dvh flex-col">
-	<Masthead months={data.months} theme={data.theme} locale={data.locale} />
-	<UnkeptNotices {keeping} locale={data.locale} />
+	<Masthead months={data.months} theme={data.theme} />
+	<UnkeptNotices {keeping} />
 	{@render children()}
 </div>

@@ -71,3 +71,52 @@ async function violations(page: Page): Promise<string[]> {
 		);
 	});
 }
+
+test('menus lie in a landmark, and forced colours show what is chosen', async () => {
+	const { page } = stage();
+	await page.emulateMedia({ forcedColors: 'active' });
+	await page.getByTestId('add-wish').click();
+	expect(await violations(page)).toEqual([]);
+	await page.keyboard.press('Escape');
+	const ground = (name: string) =>
+		page
+			.getByRole('radio', { name })
+			.evaluate((element) => getComputedStyle(element).backgroundColor);
+	expect(await ground('Balanced')).not.toBe(await ground('Roomiest'));
+	await page.emulateMedia({ forcedColors: 'none' });
+});
+
+test('the focus goes to what was made, or to its neighbour', async () => {
+	const { app, page } = stage();
+	const focused = () =>
+		page.evaluate(() => {
+			const { activeElement } = document;
+			return activeElement?.getAttribute('aria-label') ?? activeElement?.textContent?.trim();
+		});
+	const month = page.url();
+	await page.goto(`${month}/pages/64`, { waitUntil: 'networkidle' });
+	await page.getByRole('button', { name: /^Add a cut/ }).click();
+	await page.getByRole('menuitem').first().click();
+	await page.locator('[data-draft] input:focus').waitFor();
+	await page.getByRole('button', { name: 'Make this cut' }).click();
+	await expect.poll(focused).toMatch(/^Change/);
+	await page.getByRole('button', { name: /^Remove/ }).click();
+	await expect.poll(focused).toMatch(/^Add a cut/);
+
+	await page.goto(month, { waitUntil: 'networkidle' });
+	const trigger = page.getByRole('button', { name: /^Loaves.*on page/ });
+	await trigger.click();
+	await page.getByRole('menuitem', { name: /^Send to page/ }).hover();
+	await page.getByRole('menuitem', { name: '78', exact: true }).click();
+	await page.getByRole('button', { name: /^Loaves.*on page 78/ }).waitFor();
+	await expect.poll(focused).toMatch(/^Loaves/);
+	await page.getByRole('button', { name: 'Undo' }).click();
+
+	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await page
+		.getByRole('button', { name: /^Delete/ })
+		.first()
+		.click();
+	await page.getByRole('button', { name: /^Bring back/ }).click();
+	await expect.poll(focused).toMatch(/^May 2027/);
+});

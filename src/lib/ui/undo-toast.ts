@@ -1,4 +1,5 @@
 import { toast } from 'svelte-sonner';
+import { focusOn } from './focus';
 import { send, troubleOf } from './send';
 
 /**
@@ -10,7 +11,10 @@ export async function deleteWithUndo(
 	name: string,
 	changed: () => Promise<unknown>
 ): Promise<void> {
+	const row = document.activeElement?.closest('li');
+	const neighbour = row?.nextElementSibling ?? row?.previousElementSibling;
 	if (!(await setDeleted(path, true, changed))) return;
+	neighbour?.querySelector<HTMLElement>('a, button')?.focus();
 	toast(`“${name}” was deleted.`, {
 		action: { label: 'Undo', onClick: () => void setDeleted(path, false, changed) }
 	});
@@ -25,6 +29,8 @@ export async function setDeleted(
 	const answer = await send('PATCH', path, { deleted });
 	if (answer.kind === 'ok') {
 		await changed();
+		// What came back has its place on the screen at its own address.
+		if (!deleted) await focusOn(`main a[href="${path.replace('/app/', '/')}"]`);
 		return true;
 	}
 	toast.error(troubleOf(answer));

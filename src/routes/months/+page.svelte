@@ -1,7 +1,8 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
-	import { formatMonth, monthTitle, nextToPlan, parseMonth } from '$lib/core/month';
+	import { formatMonth, nextToPlan, parseMonth } from '$lib/core/month';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
 	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
@@ -22,11 +23,6 @@
 	);
 	let trouble = $state<string>();
 	const wanted = $derived(parseMonth(month));
-
-	const titleOf = (text: string) => {
-		const parsed = parseMonth(text);
-		return parsed ? monthTitle(data.locale, parsed) : text;
-	};
 
 	async function plan() {
 		if (!data.latest) return goto('/welcome');
@@ -57,11 +53,11 @@
 			/>
 		</label>
 		<button class="button button-main" disabled={!wanted} onclick={plan}>
-			Plan {wanted ? monthTitle(data.locale, wanted) : 'it'}
+			Plan {wanted ? monthWords(wanted) : 'it'}
 		</button>
 		{#if data.latest}
 			<p class="text-sm text-ink-soft">
-				It starts with the wishes of {titleOf(data.latest.month)}.
+				It starts with the wishes of {monthWords(data.latest.month)}.
 			</p>
 		{/if}
 	</div>
@@ -73,14 +69,14 @@
 		{#each data.all as entry (entry.id)}
 			<li class="flex items-center gap-4 border-b border-hairline py-3">
 				<a href="/months/{entry.id}" class="flex-1">
-					<span class="block font-serif text-xl">{titleOf(entry.month)}</span>
+					<span class="block font-serif text-xl">{monthWords(entry.month)}</span>
 					<span class="text-ink-soft">{entry.notebook}</span>
 				</a>
 				<button
 					class="button button-quiet"
-					aria-label="Delete {titleOf(entry.month)}"
+					aria-label="Delete {monthWords(entry.month)}"
 					onclick={() =>
-						deleteWithUndo(`/app/months/${entry.id}`, titleOf(entry.month), invalidateAll)}
+						deleteWithUndo(`/app/months/${entry.id}`, monthWords(entry.month), invalidateAll)}
 					>Delete</button
 				>
 			</li>
@@ -91,10 +87,10 @@
 		<ul>
 			{#each data.deleted as entry (entry.id)}
 				<li class="flex items-center gap-4 py-1">
-					<span class="text-ink-soft">{titleOf(entry.month)}</span>
+					<span class="text-ink-soft">{monthWords(entry.month)}</span>
 					<button
 						class="button min-h-8"
-						aria-label="Bring back {titleOf(entry.month)}"
+						aria-label="Bring back {monthWords(entry.month)}"
 						onclick={() => setDeleted(`/app/months/${entry.id}`, false, invalidateAll)}
 						>Bring back</button
 					>
@@ -108,13 +104,13 @@
 		<ul class="list-disc pl-5">
 			{#each data.setAside as { what, id, name, reason } (id)}
 				<li>
-					The {what} “{what === 'month' ? titleOf(name) : name}”: {reason}.
+					The {what} “{what === 'month' ? monthWords(name) : name}”: {reason}.
 				</li>
 			{/each}
 		</ul>
 	{/if}
 	<div class="pt-8">
-		<ImportPlan locale={data.locale} notebooks={data.notebooks} />
+		<ImportPlan notebooks={data.notebooks} />
 	</div>
 </main>
 <Notices />

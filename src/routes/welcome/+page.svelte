@@ -1,9 +1,10 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { goto } from '$app/navigation';
 	import { untrack } from 'svelte';
 	import { startingSet } from '$lib/core/catalogue';
 	import { checked, notebookSchema } from '$lib/core/formats';
-	import { formatMonth, monthTitle, nextToPlan, parseMonth, type WeekStart } from '$lib/core/month';
+	import { formatMonth, nextToPlan, parseMonth, type WeekStart } from '$lib/core/month';
 	import type { Notebook } from '$lib/core/paper';
 	import { localWeekStart } from '$lib/ui/locale';
 	import { newNotebook } from '$lib/ui/notebook/new-notebook';
@@ -82,9 +83,9 @@
 			/>
 		</label>
 		<button class="button button-main" disabled={!ready} onclick={plan}>
-			Draw {wanted ? monthTitle(data.locale, wanted) : 'the month'}
+			Draw {wanted ? monthWords(wanted) : 'the month'}
 		</button>
 	</div>
 	{#if trouble}<p role="alert" class="bg-caution-ground px-3 py-2">{trouble}</p>{/if}
-	<ImportPlan locale={data.locale} notebooks={data.notebooks} />
+	<ImportPlan notebooks={data.notebooks} />
 </main>

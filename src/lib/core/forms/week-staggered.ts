@@ -1,12 +1,5 @@
 import { line, type Mark } from '../draw';
-import {
-	cellDiscomfort,
-	ranked,
-	type Form,
-	type Layout,
-	type Room,
-	type Setting
-} from './form';
+import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
 
 const usual = { w: 9, h: 13 };

@@ -11,6 +11,7 @@
 	} from '$lib/core/cuts';
 	import { pageOf } from '$lib/core/paper';
 	import type { MonthDesk } from '../month/month-desk.svelte';
+	import { focusOn } from '../focus';
 	import type { CutDraft } from './cut-draft.svelte';
 	import { cutNames, cutTitle } from './cut-words';
 	import CutFields from './CutFields.svelte';
@@ -23,6 +24,36 @@
 	const has = (kind: CutKind) => desk.cuts.some((cut) => cut.kind === kind);
 	const advice = $derived(draft.advice);
 	const sentence = (words: string) => words[0]?.toUpperCase() + words.slice(1);
+	let kindWanted: CutKind | undefined;
+
+	/** The menu gives the focus back to its button; the new cut's measures take it. */
+	function closed(event: Event) {
+		const kind = kindWanted;
+		if (kind === undefined) return;
+		kindWanted = undefined;
+		event.preventDefault();
+		begun(() => draft.begin(kind, front));
+	}
+
+	function begun(begin: () => void) {
+		begin();
+		void focusOn('[data-draft] :is(input, button)');
+	}
+
+	/** Back to the cut in the list, or to where one is added. */
+	function left(leave: () => void) {
+		const id = draft.cut?.id;
+		leave();
+		void focusOn(`[data-cut="${id}"] button`, '[data-testid="add-cut"]');
+	}
+
+	function removed(id: string) {
+		const index = desk.cuts.findIndex((cut) => cut.id === id);
+		const next = desk.cuts[index + 1] ?? desk.cuts[index - 1];
+		desk.removeCut(id);
+		void focusOn(`[data-cut="${next?.id}"] button`, '[data-testid="add-cut"]');
+	}
+
 	const pages = (count: number) => (count === 1 ? '1 page' : `${count} pages`);
 </script>
 
@@ -30,7 +61,7 @@
 	<h2 class="pt-5 pb-2 text-xl">Cuts</h2>
 	{#if draft.cut}
 		{@const cut = draft.cut}
-		<div class="flex flex-col gap-2 border-l-4 border-calm pl-3">
+		<div data-draft class="flex flex-col gap-2 border-l-4 border-calm pl-3">
 			<h3 class="font-serif text-lg">{cutNames[cut.kind].name}</h3>
 			<p class="text-sm text-ink-soft">
 				{sentence(cutNames[cut.kind].use)}. Pull its edge on the page, or type.
@@ -74,21 +105,22 @@
 				<button
 					class="button button-main"
 					disabled={draft.fault !== undefined}
-					onclick={() => draft.accept()}>{draft.isNew ? 'Make this cut' : 'Change the cut'}</button
+					onclick={() => left(() => draft.accept())}
+					>{draft.isNew ? 'Make this cut' : 'Change the cut'}</button
 				>
-				<button class="button" onclick={() => draft.leave()}>Leave it</button>
+				<button class="button" onclick={() => left(() => draft.leave())}>Leave it</button>
 			</p>
 		</div>
 	{:else}
 		<ul class="flex flex-col gap-1.5 pb-2">
 			{#each desk.cuts as cut (cut.id)}
-				<li class="flex flex-wrap items-baseline justify-between gap-x-2">
+				<li data-cut={cut.id} class="flex flex-wrap items-baseline justify-between gap-x-2">
 					<span>{cutTitle(cut)}</span>
 					<span class="flex gap-1">
-						<button class="button button-quiet min-h-7" onclick={() => draft.set(cut)}
+						<button class="button button-quiet min-h-7" onclick={() => begun(() => draft.set(cut))}
 							>Change<span class="sr-only"> {cutTitle(cut)}</span></button
 						>
-						<button class="button button-quiet min-h-7" onclick={() => desk.removeCut(cut.id)}
+						<button class="button button-quiet min-h-7" onclick={() => removed(cut.id)}
 							>Remove<span class="sr-only"> {cutTitle(cut)}</span></button
 						>
 					</span>
@@ -99,24 +131,24 @@
 			<p class="pb-2 text-ink-soft">{cutTitle(cut)}, cut by an earlier month</p>
 		{/each}
 		<DropdownMenu.Root>
-			<DropdownMenu.Trigger class="button">Add a cut ▾</DropdownMenu.Trigger>
-			<DropdownMenu.Portal>
-				<DropdownMenu.Content
-					align="start"
-					collisionPadding={8}
-					class="z-40 w-72 border border-ink-soft bg-field py-1 shadow-md"
-				>
-					{#each cutKinds as kind (kind)}
-						<DropdownMenu.Item
-							class="cursor-pointer px-3 py-1 data-highlighted:bg-chosen"
-							onSelect={() => draft.begin(kind, front)}
-						>
-							<span class="font-serif text-lg">{cutNames[kind].name}</span>
-							<span class="block text-sm text-ink-soft">{cutNames[kind].use}</span>
-						</DropdownMenu.Item>
-					{/each}
-				</DropdownMenu.Content>
-			</DropdownMenu.Portal>
+			<DropdownMenu.Trigger class="button" data-testid="add-cut">Add a cut ▾</DropdownMenu.Trigger>
+			<DropdownMenu.Content
+				onCloseAutoFocus={closed}
+				strategy="fixed"
+				align="start"
+				collisionPadding={8}
+				class="z-40 w-72 border border-ink-soft bg-field py-1 shadow-md"
+			>
+				{#each cutKinds as kind (kind)}
+					<DropdownMenu.Item
+						class="cursor-pointer px-3 py-1 data-highlighted:bg-chosen"
+						onSelect={() => (kindWanted = kind)}
+					>
+						<span class="font-serif text-lg">{cutNames[kind].name}</span>
+						<span class="block text-sm text-ink-soft">{cutNames[kind].use}</span>
+					</DropdownMenu.Item>
+				{/each}
+			</DropdownMenu.Content>
 		</DropdownMenu.Root>
 	{/if}
 	{#if advice.length > 0}

@@ -1,11 +1,11 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { beforeNavigate, goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
-	import { monthTitle, parseMonth } from '$lib/core/month';
 	import { setDeleted } from '../undo-toast';
 	import type { Keeping, Unkept } from './keeping.svelte';
 
-	let { keeping, locale }: { keeping: Keeping; locale: string } = $props();
+	let { keeping }: { keeping: Keeping } = $props();
 
 	/** What is on its way is told by the screen itself; only what needs a hand or patience is told here. */
 	const told = $derived(keeping.unkept.filter(({ saver }) => saver.state.kind !== 'saving'));
@@ -14,11 +14,6 @@
 		// The browser asks whether to stay when something is not kept yet.
 		if (navigation.willUnload && keeping.unkept.length > 0) navigation.cancel();
 	});
-
-	function titleOf({ name }: Unkept): string {
-		const month = parseMonth(name);
-		return month ? monthTitle(locale, month) : name;
-	}
 
 	const elsewhere = ({ href }: Unkept) => !page.url.pathname.startsWith(href);
 
@@ -51,8 +46,8 @@
 	>
 		{#if state.kind === 'conflict'}
 			<p>
-				<strong>{titleOf(item)}</strong> was changed in another window. Your last change here is not kept
-				yet.
+				<strong>{monthWords(item.name)}</strong> was changed in another window. Your last change here
+				is not kept yet.
 			</p>
 			<button class="button" onclick={() => item.saver.overwrite()}>Keep what is here</button>
 			<button class="button" onclick={() => takeTheirs(item)}
@@ -60,15 +55,18 @@
 			>
 		{:else if state.kind === 'deleted'}
 			<p>
-				<strong>{titleOf(item)}</strong> was deleted in another window. Your last change here is not kept.
+				<strong>{monthWords(item.name)}</strong> was deleted in another window. Your last change here
+				is not kept.
 			</p>
 			<button class="button" onclick={() => bringBack(item)}>Bring it back as it is here</button>
 			<button class="button" onclick={() => leaveDeleted(item)}>Leave it deleted</button>
 		{:else if state.kind === 'failed'}
-			<p><strong>{titleOf(item)}</strong> is not saved. {state.message}</p>
+			<p><strong>{monthWords(item.name)}</strong> is not saved. {state.message}</p>
 			<button class="button" onclick={() => item.saver.retry()}>Try again</button>
 		{:else if elsewhere(item)}
-			<p><strong>{titleOf(item)}</strong> is not saved until the marked number is put right.</p>
+			<p>
+				<strong>{monthWords(item.name)}</strong> is not saved until the marked number is put right.
+			</p>
 		{/if}
 		{#if elsewhere(item)}<a class="button" href={item.href}>Go there</a>{/if}
 	</div>

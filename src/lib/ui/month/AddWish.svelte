@@ -34,32 +34,30 @@
 	<DropdownMenu.Trigger class="button" data-testid="add-wish"
 		>Add a page <span aria-hidden="true">▾</span></DropdownMenu.Trigger
 	>
-	<DropdownMenu.Portal>
-		<DropdownMenu.Content
-			align="start"
-			onCloseAutoFocus={closed}
-			class="z-40 w-80 max-w-[calc(100vw-1rem)] border border-ink-soft bg-field py-1 shadow-md"
-		>
-			{#each usual as kind (kind.id)}
-				<DropdownMenu.Item
-					onSelect={() => add(kind.id)}
-					class="cursor-pointer px-3 py-1.5 data-highlighted:bg-chosen"
-				>
-					<span class="block font-serif text-lg leading-tight">{kind.name}</span>
-					<span class="block text-sm text-ink-soft">{kind.about}</span>
-				</DropdownMenu.Item>
-			{/each}
-			<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
-			<DropdownMenu.Item>
-				{#snippet child({ props })}
-					<a
-						{...props}
-						href="/months/{desk.id}/kinds"
-						class="block px-3 py-1.5 data-highlighted:bg-chosen"
-						>All {kinds.length} kinds, drawn …</a
-					>
-				{/snippet}
+	<DropdownMenu.Content
+		strategy="fixed"
+		align="start"
+		onCloseAutoFocus={closed}
+		class="z-40 w-80 max-w-[calc(100vw-1rem)] border border-ink-soft bg-field py-1 shadow-md"
+	>
+		{#each usual as kind (kind.id)}
+			<DropdownMenu.Item
+				onSelect={() => add(kind.id)}
+				class="cursor-pointer px-3 py-1.5 data-highlighted:bg-chosen"
+			>
+				<span class="block font-serif text-lg leading-tight">{kind.name}</span>
+				<span class="block text-sm text-ink-soft">{kind.about}</span>
 			</DropdownMenu.Item>
-		</DropdownMenu.Content>
-	</DropdownMenu.Portal>
+		{/each}
+		<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
+		<DropdownMenu.Item>
+			{#snippet child({ props })}
+				<a
+					{...props}
+					href="/months/{desk.id}/kinds"
+					class="block px-3 py-1.5 data-highlighted:bg-chosen">All {kinds.length} kinds, drawn …</a
+				>
+			{/snippet}
+		</DropdownMenu.Item>
+	</DropdownMenu.Content>
 </DropdownMenu.Root>

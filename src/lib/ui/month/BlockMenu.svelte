@@ -2,9 +2,11 @@
 	import { DropdownMenu } from 'bits-ui';
 	import type { Block } from '$lib/core/fit';
 	import { plannablePages } from '$lib/core/paper';
+	import { focusLater } from '../focus';
 	import { blockName } from './block-name';
 	import type { MonthDesk } from './month-desk.svelte';
 
+	type Pinning = [to: number | 'here' | 'free', alone?: boolean];
 	let { desk, block, page }: { desk: MonthDesk; block: Block; page: number } = $props();
 
 	const wish = $derived(desk.wishes.find(({ id }) => id === block.wish));
@@ -16,11 +18,20 @@
 			.filter((number) => number !== block.pieces[0].page && (!spread || number % 2 === 0))
 			.slice(0, Math.max(12, desk.run.pages.length + 2))
 	);
+	function pin(...[to, alone]: Pinning) {
+		desk.pin(block, to, alone);
+		// The block may come up on another page, and its button with it.
+		focusLater(`[data-block-menu="${block.wish}"]`);
+	}
+
 	const item = 'cursor-pointer px-3 py-1 data-highlighted:bg-chosen';
 </script>
 
 <DropdownMenu.Root>
-	<DropdownMenu.Trigger class="min-h-6 min-w-6 rounded-[3px] px-1 text-left hover:bg-chosen">
+	<DropdownMenu.Trigger
+		data-block-menu={block.wish}
+		class="min-h-6 min-w-6 rounded-[3px] px-1 text-left hover:bg-chosen"
+	>
 		<span class="font-serif">{blockName(block)}</span>
 		{#if drawn}<span class="text-sm text-ink-soft">drawn</span>
 		{:else if wish?.pin}<span class="text-sm text-calm"
@@ -28,44 +39,43 @@
 			>{/if}
 		<span class="sr-only">on page {page}</span>
 	</DropdownMenu.Trigger>
-	<DropdownMenu.Portal>
-		<DropdownMenu.Content
-			align="start"
-			collisionPadding={8}
-			class="z-40 max-h-96 w-64 overflow-auto border border-ink-soft bg-field py-1 shadow-md"
+	<DropdownMenu.Content
+		strategy="fixed"
+		align="start"
+		collisionPadding={8}
+		class="z-40 max-h-96 w-64 overflow-auto border border-ink-soft bg-field py-1 shadow-md"
+	>
+		<DropdownMenu.Item class={item} onSelect={() => (desk.chosen = block.wish)}
+			>Change what it holds</DropdownMenu.Item
 		>
-			<DropdownMenu.Item class={item} onSelect={() => (desk.chosen = block.wish)}
-				>Change what it holds</DropdownMenu.Item
-			>
-			{#if wish && !drawn && !wish.weeks}
-				{#if wish.pin}
-					<DropdownMenu.Item class={item} onSelect={() => desk.pin(block, 'free')}
-						>Let it move again</DropdownMenu.Item
+		{#if wish && !drawn && !wish.weeks}
+			{#if wish.pin}
+				<DropdownMenu.Item class={item} onSelect={() => pin('free')}
+					>Let it move again</DropdownMenu.Item
+				>
+			{:else}
+				<DropdownMenu.Item class={item} onSelect={() => pin('here')}
+					>Keep it where it is</DropdownMenu.Item
+				>
+				{#if !spread}
+					<DropdownMenu.Item class={item} onSelect={() => pin(page, true)}
+						>Keep page {page} for it alone</DropdownMenu.Item
 					>
-				{:else}
-					<DropdownMenu.Item class={item} onSelect={() => desk.pin(block, 'here')}
-						>Keep it where it is</DropdownMenu.Item
-					>
-					{#if !spread}
-						<DropdownMenu.Item class={item} onSelect={() => desk.pin(block, page, true)}
-							>Keep page {page} for it alone</DropdownMenu.Item
-						>
-					{/if}
 				{/if}
-				<DropdownMenu.Sub>
-					<DropdownMenu.SubTrigger class={item}>Send to page … ▸</DropdownMenu.SubTrigger>
-					<DropdownMenu.SubContent
-						class="z-50 grid max-h-96 grid-cols-4 overflow-auto border border-ink-soft bg-field p-1 shadow-md"
-					>
-						{#each targets as number (number)}
-							<DropdownMenu.Item
-								class="cursor-pointer px-2 py-1 text-right data-highlighted:bg-chosen"
-								onSelect={() => desk.pin(block, number)}>{number}</DropdownMenu.Item
-							>
-						{/each}
-					</DropdownMenu.SubContent>
-				</DropdownMenu.Sub>
 			{/if}
-		</DropdownMenu.Content>
-	</DropdownMenu.Portal>
+			<DropdownMenu.Sub>
+				<DropdownMenu.SubTrigger class={item}>Send to page … ▸</DropdownMenu.SubTrigger>
+				<DropdownMenu.SubContent
+					class="z-50 grid max-h-96 grid-cols-4 overflow-auto border border-ink-soft bg-field p-1 shadow-md"
+				>
+					{#each targets as number (number)}
+						<DropdownMenu.Item
+							class="cursor-pointer px-2 py-1 text-right data-highlighted:bg-chosen"
+							onSelect={() => pin(number)}>{number}</DropdownMenu.Item
+						>
+					{/each}
+				</DropdownMenu.SubContent>
+			</DropdownMenu.Sub>
+		{/if}
+	</DropdownMenu.Content>
 </DropdownMenu.Root>

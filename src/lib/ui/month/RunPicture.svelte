@@ -3,6 +3,7 @@
 	import { spreadOf } from '$lib/core/paper';
 	import SpreadPicture from '../page/SpreadPicture.svelte';
 	import BlockOutlines from '../page/BlockOutlines.svelte';
+	import { focusWanted } from '../focus';
 	import { calm } from '../shell/calm';
 	import { blockName } from './block-name';
 	import type { MonthDesk } from './month-desk.svelte';
@@ -37,6 +38,9 @@
 		const moved = !before || run === before || calm() ? [] : movedBlocks(before, run);
 		starts = list && moved.length > 0 ? boxesOf(list, moved) : new Map();
 		before = run;
+	});
+	$effect(() => {
+		if (desk.run) focusWanted();
 	});
 	$effect(() => {
 		if (desk.run && list && starts.size > 0) showWay(starts, boxesOf(list, [...starts.keys()]));

@@ -21,34 +21,33 @@
 		>Spread<span class="sr-only"> {spread.left}–{spread.right}</span>
 		<span aria-hidden="true">▾</span></DropdownMenu.Trigger
 	>
-	<DropdownMenu.Portal>
-		<DropdownMenu.Content
-			align="end"
-			collisionPadding={8}
-			class="z-40 w-64 border border-ink-soft bg-field py-1 shadow-md"
-		>
-			{#if drawn.length === 0}
-				<DropdownMenu.Item class={item} onSelect={() => desk.swap(spread.left)}
-					>Swap the two sides</DropdownMenu.Item
-				>
-			{/if}
-			{#if pinned}
-				<DropdownMenu.Item class={item} onSelect={() => desk.lock(spread.left, spread.right, false)}
-					>Let everything here move again</DropdownMenu.Item
-				>
-			{/if}
-			<DropdownMenu.Item class={item} onSelect={() => desk.lock(spread.left, spread.right, true)}
-				>Keep everything here as it is</DropdownMenu.Item
+	<DropdownMenu.Content
+		strategy="fixed"
+		align="end"
+		collisionPadding={8}
+		class="z-40 w-64 border border-ink-soft bg-field py-1 shadow-md"
+	>
+		{#if drawn.length === 0}
+			<DropdownMenu.Item class={item} onSelect={() => desk.swap(spread.left)}
+				>Swap the two sides</DropdownMenu.Item
 			>
-			<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
-			{#each inRun as number (number)}
-				{@const done = drawn.includes(number)}
-				<DropdownMenu.Item class={item} onSelect={() => desk.setDrawn(number, !done)}
-					>{done
-						? `Page ${number} is not drawn after all`
-						: `Page ${number} is drawn in the book`}</DropdownMenu.Item
-				>
-			{/each}
-		</DropdownMenu.Content>
-	</DropdownMenu.Portal>
+		{/if}
+		{#if pinned}
+			<DropdownMenu.Item class={item} onSelect={() => desk.lock(spread.left, spread.right, false)}
+				>Let everything here move again</DropdownMenu.Item
+			>
+		{/if}
+		<DropdownMenu.Item class={item} onSelect={() => desk.lock(spread.left, spread.right, true)}
+			>Keep everything here as it is</DropdownMenu.Item
+		>
+		<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
+		{#each inRun as number (number)}
+			{@const done = drawn.includes(number)}
+			<DropdownMenu.Item class={item} onSelect={() => desk.setDrawn(number, !done)}
+				>{done
+					? `Page ${number} is not drawn after all`
+					: `Page ${number} is drawn in the book`}</DropdownMenu.Item
+			>
+		{/each}
+	</DropdownMenu.Content>
 </DropdownMenu.Root>

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { monthTitle, parseMonth } from '$lib/core/month';
+	import { monthWords } from '$lib/ui/words';
+	import { parseMonth } from '$lib/core/month';
 	import { forecast, geometryOf, indexAfter, mm, paperHints, type Notebook } from '$lib/core/paper';
 
 	interface Props {
@@ -14,14 +15,9 @@
 		}[];
 		/** Free pages after the planned months. */
 		left: number;
-		locale: string;
 	}
-	let { notebook, planned, left, locale }: Props = $props();
+	let { notebook, planned, left }: Props = $props();
 
-	const titleOf = (text: string) => {
-		const month = parseMonth(text);
-		return month ? monthTitle(locale, month) : text;
-	};
 	const latest = $derived(planned.at(-1));
 	const outlook = $derived.by(() => {
 		const month = latest && parseMonth(latest.month);
@@ -60,7 +56,7 @@
 					<tr class="border-t border-hairline">
 						<td class="py-1"
 							><a class="underline decoration-hairline underline-offset-4" href="/months/{month.id}"
-								>{titleOf(month.month)}</a
+								>{monthWords(month.month)}</a
 							></td
 						>
 						<td>{month.pages > 0 ? `${month.first}–${month.last} (${month.pages})` : 'none'}</td>
@@ -79,13 +75,13 @@
 				: outlook.monthsLeft === 1
 					? 'one more month like these fits.'
 					: `${outlook.monthsLeft} more months like these fit.`}
-			The book is full in {monthTitle(locale, outlook.fullIn)}.
+			The book is full in {monthWords(outlook.fullIn)}.
 		</p>
 	{/if}
 	{#if notebook.index && index}
 		<p>
 			Index: {notebook.index.used} of {notebook.index.lines} lines are written on; {latest
-				? titleOf(latest.month)
+				? monthWords(latest.month)
 				: 'the next month'} needs {latest?.titles ?? 0}, all months planned here {titles}.
 		</p>
 		{#if index.warning}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { textOf } from '$lib/ui/send';
+	import { numberWords } from '$lib/ui/words';
 	import { deleteWithUndo } from '$lib/ui/undo-toast';
 
 	interface Font {
@@ -9,7 +10,7 @@
 		readonly use: 'hand' | 'lettering' | 'both';
 		readonly letters: number;
 	}
-	let { fonts, locale }: { fonts: readonly Font[]; locale: string } = $props();
+	let { fonts }: { fonts: readonly Font[] } = $props();
 	const id = $props.id();
 
 	const uses = {
@@ -51,7 +52,7 @@
 		{#each fonts as font (font.id)}
 			<li class="flex flex-wrap items-center gap-x-4">
 				<strong class="font-medium">{font.name}</strong>
-				<span>{font.letters.toLocaleString(locale)} letters, for {uses[font.use]}</span>
+				<span>{numberWords(font.letters)} letters, for {uses[font.use]}</span>
 				<button
 					class="button"
 					onclick={() => deleteWithUndo(`/app/fonts/${font.id}`, font.name, invalidateAll)}

@@ -4,7 +4,13 @@
 	import { setText } from '$lib/core/render';
 	import { getCoverage } from '$lib/ui/fonts.svelte';
 
-	let { marks, hand }: { marks: readonly Mark[]; hand: Hand } = $props();
+	interface Props {
+		marks: readonly Mark[];
+		hand: Hand;
+		/** The language that the page is written in. */
+		lang?: string;
+	}
+	let { marks, hand, lang }: Props = $props();
 
 	const coverage = getCoverage();
 	const anchors = { left: 'start', middle: 'middle', right: 'start' } as const;
@@ -40,6 +46,7 @@
 		y={set.baseline}
 		font-size={set.size}
 		transform={mark.turned ? `rotate(-90 ${set.x} ${set.baseline})` : undefined}
+		{lang}
 		direction={set.anchor === 'right' ? 'rtl' : undefined}
 		text-anchor={anchors[set.anchor]}
 		class="fill-ink {mark.style === 'lettering' ? 'font-serif' : 'font-hand'}">{words}</text

@@ -65,7 +65,7 @@
 	<g class="pointer-events-none">
 		<rect x={rect.x} y={rect.y} width={rect.w} height={rect.h} class="fill-paper opacity-80" />
 		<g transform="translate({rect.x} {rect.y})">
-			<MarksPicture {marks} hand={desk.plan.hand} />
+			<MarksPicture {marks} hand={desk.plan.hand} lang={desk.plan.locale} />
 		</g>
 		<rect
 			x={rect.x}

@@ -10,4 +10,4 @@
 	const marks = $derived(key === '' ? [] : untrack(() => pageMarks(plan, run, page)));
 </script>
 
-<MarksPicture {marks} hand={plan.hand} />
+<MarksPicture {marks} hand={plan.hand} lang={plan.locale} />

@@ -1,15 +1,15 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { goto } from '$app/navigation';
 	import type { PlanDocument } from '$lib/core/formats';
-	import { monthTitle, parseMonth } from '$lib/core/month';
+	import { parseMonth } from '$lib/core/month';
 	import type { Notebook } from '$lib/core/paper';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
 
 	interface Props {
-		locale: string;
 		notebooks: readonly { readonly id: string; readonly notebook: Notebook }[];
 	}
-	let { locale, notebooks }: Props = $props();
+	let { notebooks }: Props = $props();
 	const id = $props.id();
 
 	const mostBytes = 8 * 1024 * 1024;
@@ -95,7 +95,7 @@
 	{#if plan && month}
 		<div class="mt-3 flex flex-col gap-3 border-t border-hairline pt-3">
 			<p>
-				<strong>{monthTitle(locale, month)}</strong>, {plan.wishes.length}
+				<strong>{monthWords(month)}</strong>, {plan.wishes.length}
 				{plan.wishes.length === 1 ? 'wish' : 'wishes'}, planned for “{plan.notebook.name}” with {plan
 					.notebook.columns} × {plan.notebook.rows} squares.
 			</p>

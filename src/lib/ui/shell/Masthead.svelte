@@ -1,6 +1,6 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { page } from '$app/state';
-	import { parseMonth, monthTitle } from '$lib/core/month';
 	import { DropdownMenu } from 'bits-ui';
 	import ThemeSwitch from './ThemeSwitch.svelte';
 	import Shortcuts from './Shortcuts.svelte';
@@ -8,9 +8,8 @@
 	interface Props {
 		months: readonly { readonly id: string; readonly month: string }[];
 		theme: 'light' | 'dark' | 'system';
-		locale: string;
 	}
-	let { months, theme, locale }: Props = $props();
+	let { months, theme }: Props = $props();
 
 	const current = $derived(
 		months.find((month) => month.id === page.params.id && page.route.id?.startsWith('/months')) ??
@@ -49,11 +48,6 @@
 				]
 			: [])
 	]);
-
-	function titleOf(text: string) {
-		const month = parseMonth(text);
-		return month ? monthTitle(locale, month) : text;
-	}
 </script>
 
 <header
@@ -75,34 +69,33 @@
 		{#if current}
 			<DropdownMenu.Root>
 				<DropdownMenu.Trigger class="button button-quiet font-serif text-lg">
-					{titleOf(current.month)} <span aria-hidden="true">▾</span>
+					{monthWords(current.month)} <span aria-hidden="true">▾</span>
 				</DropdownMenu.Trigger>
-				<DropdownMenu.Portal>
-					<DropdownMenu.Content
-						align="end"
-						class="z-40 min-w-48 border border-ink-soft bg-field py-1 shadow-md"
-					>
-						{#each months as month (month.id)}
-							<DropdownMenu.Item>
-								{#snippet child({ props })}
-									<a
-										{...props}
-										href="/months/{month.id}"
-										class="block px-3 py-1.5 data-highlighted:bg-chosen">{titleOf(month.month)}</a
-									>
-								{/snippet}
-							</DropdownMenu.Item>
-						{/each}
-						<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
+				<DropdownMenu.Content
+					strategy="fixed"
+					align="end"
+					class="z-40 min-w-48 border border-ink-soft bg-field py-1 shadow-md"
+				>
+					{#each months as month (month.id)}
 						<DropdownMenu.Item>
 							{#snippet child({ props })}
-								<a {...props} href="/months" class="block px-3 py-1.5 data-highlighted:bg-chosen"
-									>All months, or plan another …</a
+								<a
+									{...props}
+									href="/months/{month.id}"
+									class="block px-3 py-1.5 data-highlighted:bg-chosen">{monthWords(month.month)}</a
 								>
 							{/snippet}
 						</DropdownMenu.Item>
-					</DropdownMenu.Content>
-				</DropdownMenu.Portal>
+					{/each}
+					<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
+					<DropdownMenu.Item>
+						{#snippet child({ props })}
+							<a {...props} href="/months" class="block px-3 py-1.5 data-highlighted:bg-chosen"
+								>All months, or plan another …</a
+							>
+						{/snippet}
+					</DropdownMenu.Item>
+				</DropdownMenu.Content>
 			</DropdownMenu.Root>
 		{/if}
 		<ThemeSwitch {theme} />

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { monthTitle, parseMonth } from '$lib/core/month';
+	import { monthWords } from '$lib/ui/words';
 	import AddWish from '$lib/ui/month/AddWish.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import IndexLines from '$lib/ui/month/IndexLines.svelte';
@@ -14,14 +14,9 @@
 
 	const current = getMonthDesk();
 	const desk = $derived(current());
-	const title = $derived(monthTitle(desk.plan.locale, desk.plan.month));
+	const title = $derived(monthWords(desk.plan.month));
 	const lost = $derived(desk.run.unplaced.length);
 	const moves = $derived(desk.nextMoves);
-
-	function titleOf(text: string) {
-		const month = parseMonth(text);
-		return month ? monthTitle(desk.plan.locale, month) : text;
-	}
 </script>
 
 <svelte:head><title>{title} · Horarium</title></svelte:head>
@@ -58,7 +53,7 @@
 		<MissingLetters plan={desk.plan} run={desk.run} />
 		{#if moves}
 			<p class="border-l-4 border-calm bg-sheet px-3 py-2 print:hidden" role="status">
-				{titleOf(moves.month)} moves by {Math.abs(moves.by)}
+				{monthWords(moves.month)} moves by {Math.abs(moves.by)}
 				{Math.abs(moves.by) === 1 ? 'page' : 'pages'}: it begins on page {moves.to}. What is pinned
 				there stays on its pages.
 			</p>

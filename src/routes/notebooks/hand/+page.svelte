@@ -118,7 +118,7 @@
 		</li>
 		<li class="border-t border-hairline pt-4">
 			<h2 class="text-xl" id="letters">Letters of other scripts</h2>
-			<OwnFonts fonts={data.fonts} locale={data.locale} />
+			<OwnFonts fonts={data.fonts} />
 		</li>
 		<li class="border-t border-hairline pt-4">
 			<h2 class="text-xl">Language</h2>

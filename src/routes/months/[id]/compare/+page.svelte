@@ -1,6 +1,7 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { planOf, type Plan, type Summary } from '$lib/core/fit';
-	import { addMonths, formatMonth, monthTitle, parseMonth } from '$lib/core/month';
+	import { addMonths, formatMonth, parseMonth } from '$lib/core/month';
 	import { plannablePages, presets, type Notebook } from '$lib/core/paper';
 	import { compareLines } from '$lib/ui/month/compare-lines';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
@@ -82,9 +83,7 @@
 	);
 </script>
 
-<svelte:head
-	><title>Compare · {monthTitle(desk.plan.locale, desk.plan.month)} · Horarium</title></svelte:head
->
+<svelte:head><title>Compare · {monthWords(desk.plan.month)} · Horarium</title></svelte:head>
 
 <main id="main" class="mx-auto w-full max-w-4xl flex-1 px-5 py-6">
 	<h1 class="pb-1 text-3xl">The same wishes elsewhere</h1>
@@ -127,7 +126,7 @@
 				<td></td>
 				{#each columns as { plan }, index (index)}
 					<th scope="col" class="py-2 pr-4 font-serif text-lg font-medium">
-						{monthTitle(plan.locale, plan.month)}
+						{monthWords(plan.month)}
 						<span class="block font-sans text-sm text-ink-soft"
 							>{index === 0 ? desk.plan.notebook.name : chosenBook?.name}, {plan.notebook.columns} × {plan
 								.notebook.rows} squares</span

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { monthTitle } from '$lib/core/month';
+	import { monthWords } from '$lib/ui/words';
 	import { invalidate } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { kinds, purposes } from '$lib/core/catalogue';
@@ -95,9 +95,7 @@
 	}
 </script>
 
-<svelte:head
-	><title>Kinds · {monthTitle(desk.plan.locale, desk.plan.month)} · Horarium</title></svelte:head
->
+<svelte:head><title>Kinds · {monthWords(desk.plan.month)} · Horarium</title></svelte:head>
 
 <main id="main" class="grid flex-1 gap-6 px-5 py-4 lg:grid-cols-[1fr_24rem]">
 	<div class="min-w-0">

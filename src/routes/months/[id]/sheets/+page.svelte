@@ -1,6 +1,7 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { onMount, untrack } from 'svelte';
-	import { formatMonth, monthTitle } from '$lib/core/month';
+	import { formatMonth } from '$lib/core/month';
 	import { usualSheet } from '$lib/core/render';
 	import type { Drawn } from '$lib/core/render/page-art';
 	import { placesOn } from '$lib/core/render/sheet-places';
@@ -65,9 +66,7 @@
 	<a class="button" href={address} target="_blank" rel="noopener" data-sveltekit-reload>{name}</a>
 {/snippet}
 
-<svelte:head
-	><title>Sheets · {monthTitle(desk.plan.locale, desk.plan.month)} · Horarium</title></svelte:head
->
+<svelte:head><title>Sheets · {monthWords(desk.plan.month)} · Horarium</title></svelte:head>
 
 <main id="main" class="grid flex-1 md:grid-cols-[minmax(17rem,24rem)_1fr] print:block">
 	<section
@@ -76,8 +75,7 @@
 	>
 		<h1 class="text-3xl">Sheets</h1>
 		<p class="text-ink-soft">
-			{monthTitle(desk.plan.locale, desk.plan.month)}, at true size: print at 100 %, not “fit to
-			page”.
+			{monthWords(desk.plan.month)}, at true size: print at 100 %, not “fit to page”.
 		</p>
 		<Choice
 			label="What"

@@ -1,8 +1,8 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, tick, untrack } from 'svelte';
-	import { monthTitle } from '$lib/core/month';
 	import { pageGuide, sentenceOf } from '$lib/core/guide';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
@@ -92,10 +92,7 @@
 
 <svelte:head
 	><title
-		>{open ? `Page ${open.page}, dot by dot` : 'Counting guide'} · {monthTitle(
-			desk.plan.locale,
-			desk.plan.month
-		)} · Horarium</title
+		>{open ? `Page ${open.page}, dot by dot` : 'Counting guide'} · {monthWords(desk.plan.month)} · Horarium</title
 	></svelte:head
 >
 <svelte:window onkeydown={pressed} />

@@ -1,8 +1,8 @@
 <script lang="ts">
+	import { monthWords } from '$lib/ui/words';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { kindOf } from '$lib/core/fit';
-	import { monthTitle } from '$lib/core/month';
 	import { pageOf, paperHints } from '$lib/core/paper';
 	import { blockKey, blockName } from '$lib/ui/month/block-name';
 	import { CutDraft } from '$lib/ui/cuts/cut-draft.svelte';
@@ -59,7 +59,7 @@
 			.join(', ')
 	);
 
-	const title = $derived(monthTitle(desk.plan.locale, desk.plan.month));
+	const title = $derived(monthWords(desk.plan.month));
 	const address = (number: number) => `/months/${desk.id}/pages/${number}`;
 
 	function pressed(event: KeyboardEvent) {

@@ -1,0 +1,16 @@
+import { monthTitle, parseMonth, type YearMonth } from '$lib/core/month';
+
+/** The language that the screens speak; pages are written in the person's. */
+const screenLanguage = 'en';
+
+/** A month in words, for sentences of the screens: "May 2027"; a text that is no month stays as it is. */
+export function monthWords(month: YearMonth | string): string {
+	if (typeof month !== 'string') return monthTitle(screenLanguage, month);
+	const parsed = parseMonth(month);
+	return parsed ? monthTitle(screenLanguage, parsed) : month;
+}
+
+/** A number as the screens write it. */
+export function numberWords(value: number): string {
+	return value.toLocaleString(screenLanguage);
+}
