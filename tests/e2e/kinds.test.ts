@@ -1,6 +1,7 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import { kinds } from '../../src/lib/core/catalogue';
+import demoMonth from '../../demo/month.json';
 import { onStage, saved } from './app';
 
 const stage = onStage();
@@ -113,4 +114,46 @@ test('events come from a calendar file, and garbage is refused in words', async 
 	expect(await page.locator('svg text', { hasText: 'Choir' }).count()).toBe(2);
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await saved(page);
+});
+
+const long = 'Concertina practice before the second watch '.repeat(4).slice(0, 100);
+const oddNames: Record<string, readonly string[]> = {
+	'all equal': ['Bread', 'Bread', 'Bread', 'Bread', 'Bread'],
+	// Short, long, from the right, of many parts, wide.
+	'of every sort': ['/', long, 'لחם (خبز) 12', '👩‍🍳 e\u0301\u0323 ﬁn\u200dd', 'Ｗide 麦']
+};
+
+test.each(Object.entries(oddNames))('every kind bears names that are %s', async (_, names) => {
+	const { app, context } = stage();
+	const text = names.join(' ');
+	const wishes = kinds.map(({ id, start }) => ({
+		...start,
+		id,
+		kind: id,
+		title: names[0],
+		text,
+		note: text,
+		items: names.map((name) => ({ name, short: name.slice(0, 40), group: name })),
+		columns: names.map((name) => ({ name: name.trim() || '-', longest: name })),
+		parts: names.map((name) => name.trim() || '-'),
+		levels: names.map((name) => name.trim().slice(0, 60) || '-'),
+		goals: names.map((name) => ({ name: name.trim() || '-', from: 3, to: 9 })),
+		events: names.map((name) => ({ day: 3, text: name.trim() || '-' }))
+	}));
+	const notebook = { ...demoMonth.notebook, freePages: [{ first: 12, last: 400 }] };
+	const made = await context.request.post(`${app.address}/app/import`, {
+		data: { document: { ...demoMonth, notebook, wishes } }
+	});
+	expect(made.status(), await made.text()).toBe(201);
+	const { id } = await made.json();
+	await page.goto(`${app.address}/months/${id}`, { waitUntil: 'networkidle' });
+	await page.reload({ waitUntil: 'networkidle' });
+	// What goes wrong on the page is caught by the stage.
+	for (let index = 0; index < kinds.length; index += 6) {
+		await page.getByTestId(`wish-${index}`).click();
+		await page.getByRole('group', { name: 'Settings of this wish' }).waitFor();
+	}
+	await page.goto(`${app.address}/months/${id}/guide/first`, { waitUntil: 'networkidle' });
+	await page.getByRole('heading', { name: /dot by dot/ }).waitFor();
+	await context.request.patch(`${app.address}/app/months/${id}`, { data: { deleted: true } });
 });
