@@ -44,6 +44,17 @@ export default ts.config(
 		}
 	},
 	{
+		// A promise that nobody waits for loses what goes wrong in it.
+		files: ['src/**/*.{ts,svelte}', 'tests/**/*.ts'],
+		languageOptions: {
+			parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname }
+		},
+		rules: {
+			'@typescript-eslint/no-floating-promises': 'error',
+			'@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }]
+		}
+	},
+	{
 		rules: {
 			'no-undef': 'off',
 			'@typescript-eslint/no-non-null-assertion': 'error',

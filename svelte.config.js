@@ -6,6 +6,11 @@ export default {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: adapter({ precompress: true, out: process.env.HORARIUM_OUT ?? 'build' }),
+		typescript: {
+			config: (config) => {
+				config.include.push('../scripts/**/*.mjs');
+			}
+		},
 		// Foreign pages are refused by src/lib/server/guard.ts, whatever the content type is, in the shape of our
 		// other errors.
 		csrf: { trustedOrigins: ['*'] },

@@ -10,6 +10,7 @@ const step = 5;
 const halved = 10;
 /** What it costs to stand on the page that the kind does not like: more than a page saved is worth. */
 const disliked = 45;
+/** More sizes than these of one wish multiply the states of a page and hardly ever win. */
 const mostOptions = 8;
 
 /** A choice for planning: a size on one page, or rows on both pages of a spread, and its discomfort. */

@@ -5,7 +5,7 @@
 
 	interface Props {
 		cut: Cut;
-		page: { readonly columns: number; readonly rows: number };
+		page: { readonly rows: number };
 		onchange: (cut: Cut) => void;
 	}
 	/** The measures of a cut in figures. */
