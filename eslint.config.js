@@ -20,6 +20,7 @@ const order = [
 	'draw',
 	'cuts',
 	'forms',
+	'wish',
 	'catalogue',
 	'fit',
 	'guide',

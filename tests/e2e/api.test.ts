@@ -24,7 +24,13 @@ const plan = (document: unknown, query = '') =>
 
 const demo = documentWith([
 	{ id: 'cover', kind: 'cover', importance: 'must', title: 'MAY' },
-	{ id: 'cal', kind: 'month-calendar', form: 'month-grid', span: 'spread', cell: { w: 6, h: 6 } },
+	{
+		id: 'cal',
+		kind: 'month-calendar',
+		form: 'month-grid',
+		span: 'spread',
+		rules: { 'month-grid': { cell: { w: 6, h: 6 } } }
+	},
 	{ id: 'dump', kind: 'brain-dump', filler: true }
 ]);
 

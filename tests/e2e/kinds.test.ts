@@ -38,7 +38,7 @@ test('a kind is changed beside its drawing, kept as one’s own, and added by on
 		.or(aside.getByText(/10 rows/))
 		.first()
 		.waitFor();
-	await aside.getByLabel('Title').fill('Sourdough log');
+	await aside.getByLabel('Title', { exact: true }).fill('Sourdough log');
 	await aside.getByLabel(/^Columns, one a line/).fill('Loaf 8\nHours 3');
 	await aside.getByText('Loaf 8 + Hours 3 = 11').waitFor();
 	await aside.getByLabel('Keep it as a kind of your own').fill('Sourdough log');

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { choicesIn, planRun, type Plan } from '../../src/lib/core/fit';
-import type { Pin, Wish } from '../../src/lib/core/forms';
+import type { Pin, Wish } from '../../src/lib/core/wish';
 import { defaultHand } from '../../src/lib/core/hand';
 import { overlaps, type Rect, type Size } from '../../src/lib/core/paper';
 import { a5 } from '../support/arbitraries';
@@ -14,7 +14,7 @@ const wishes: readonly Omit<Wish, 'id'>[] = [
 	{ kind: 'mood' },
 	{ kind: 'notes' },
 	{ kind: 'notes', title: 'Ideas' },
-	{ kind: 'spending', entries: 6 },
+	{ kind: 'spending', rules: { table: { entries: 6 } } },
 	{ kind: 'quote', text: 'Calm water is for the passengers' },
 	{ kind: 'one-line-a-day' },
 	{ kind: 'month-calendar' },

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import demoMonth from '../../demo/month.json';
-import { checked, planSchema, toPlan } from '../../src/lib/core/formats';
+import { checked, planSchema, planVersion, toPlan } from '../../src/lib/core/formats';
 import { kinds } from '../../src/lib/core/catalogue';
 import type { Plan } from '../../src/lib/core/fit';
-import type { Item, Wish } from '../../src/lib/core/forms';
+import type { Content, Item } from '../../src/lib/core/forms';
+import type { Wish } from '../../src/lib/core/wish';
 import { formatMonth, type WeekStart, type YearMonth } from '../../src/lib/core/month';
 import { defaultHand, type Hand } from '../../src/lib/core/hand';
 import type { Notebook } from '../../src/lib/core/paper';
+import { anyRulesByForm } from './any-rules';
 
 export const weekStarts: readonly WeekStart[] = ['monday', 'sunday', 'saturday'];
 
@@ -64,48 +66,51 @@ const anyItem: fc.Arbitrary<Item> = fc.record(
 	{ requiredKeys: ['name'] }
 );
 
-const anyCell = fc.record({ w: fc.integer({ min: 1, max: 9 }), h: fc.integer({ min: 1, max: 9 }) });
-
-const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc.record(
+/** What people write, in part. */
+export const anyContent: fc.Arbitrary<Content> = fc.record(
 	{
-		kind: fc.constantFrom(...kinds.map(({ id }) => id)),
-		importance: fc.constantFrom('must' as const, 'want' as const, 'spare' as const),
-		span: fc.constantFrom('page' as const, 'spread' as const),
-		side: fc.constantFrom('left' as const, 'right' as const),
-		size: fc.record({ w: fc.integer({ min: 1, max: 30 }), h: fc.integer({ min: 1, max: 45 }) }),
 		title: fc.string({ maxLength: 14 }),
-		cell: anyCell,
-		gap: fc.integer({ min: 1, max: 5 }),
-		across: fc.integer({ min: 1, max: 6 }),
-		split: fc.integer({ min: 1, max: 6 }),
 		items: fc.array(anyItem, { maxLength: 12 }),
 		note: fc.constantFrom('half an hour counts', 'x'),
-		marking: fc.constantFrom('fill' as const, 'cross' as const),
-		showGoals: fc.boolean(),
-		lineHeight: fc.integer({ min: 1, max: 3 }),
-		letter: fc.integer({ min: 1, max: 6 }),
-		shape: fc.constantFrom('square' as const, 'hexagon' as const, 'over-fold' as const),
-		entries: fc.integer({ min: 1, max: 80 }),
-		tables: fc.integer({ min: 1, max: 4 }),
-		hours: fc.integer({ min: 1, max: 24 }),
-		week: fc.integer({ min: 1, max: 6 }),
-		frame: fc.integer({ min: 0, max: 6 }),
-		levels: fc.constant(['fair', 'glassy', 'choppy', 'fog']),
+		levels: fc.constantFrom(['fair', 'glassy', 'choppy', 'fog'], ['up', 'down']),
 		columns: fc.array(
 			fc.record({ name: fc.constantFrom('Item', 'Cost'), width: fc.integer({ min: 1, max: 9 }) }),
 			{ maxLength: 5 }
 		),
-		parts: fc.constantFrom(['private', 'work'], ['months'], ['one']),
+		parts: fc.constantFrom(['private', 'work'], ['one']),
 		goals: fc.constant([{ name: 'Reel', from: 3, to: 20, slack: 4 }]),
 		events: fc.constant([
 			{ day: 3, text: 'Dry dock' },
 			{ day: 3, time: '19:30', text: 'Choir' }
-		]),
-		overflow: fc.boolean(),
-		filler: fc.constant(true)
+		])
 	},
-	{ requiredKeys: ['kind'] }
+	{ requiredKeys: [] }
 );
+
+const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc
+	.constantFrom(...kinds)
+	.chain(({ id, forms }) =>
+		fc
+			.tuple(
+				anyContent,
+				fc.record(
+					{
+						kind: fc.constant(id),
+						rules: anyRulesByForm(forms),
+						importance: fc.constantFrom('must' as const, 'want' as const, 'spare' as const),
+						span: fc.constantFrom('page' as const, 'spread' as const),
+						side: fc.constantFrom('left' as const, 'right' as const),
+						size: fc.record({
+							w: fc.integer({ min: 1, max: 30 }),
+							h: fc.integer({ min: 1, max: 45 })
+						}),
+						filler: fc.constant(true)
+					},
+					{ requiredKeys: ['kind'] }
+				)
+			)
+			.map(([content, body]) => ({ ...content, ...body }))
+	);
 
 /** Wishes about places: most have none, and some ask for what cannot be. */
 const anyPlaceWish: fc.Arbitrary<Partial<Wish>> = fc.oneof(
@@ -144,12 +149,14 @@ export const anyHand: fc.Arbitrary<Hand> = fc.record({
 	lineHeight: fc.constantFrom(1, 2)
 });
 
+export const anyLocale = fc.constantFrom('en', 'de', 'pl', 'ja', 'ar');
+
 export const anyPlan: fc.Arbitrary<Plan> = fc.record({
 	notebook: anyNotebook,
 	month: anyMonth,
 	weekStart: anyWeekStart,
 	hand: anyHand,
-	locale: fc.constantFrom('en', 'de', 'pl', 'ja', 'ar'),
+	locale: anyLocale,
 	aim: fc.constantFrom('fewest-pages' as const, 'balanced' as const, 'roomiest' as const),
 	wishes: anyWishes
 });
@@ -192,7 +199,7 @@ export function planWith(wishes: readonly Wish[], parts: Partial<Plan> = {}): Pl
 export function documentWith(wishes: readonly unknown[], parts: Record<string, unknown> = {}) {
 	return {
 		format: 'horarium/plan',
-		version: 1,
+		version: planVersion,
 		notebook: { ...a5, freePages: { first: 12, last: 61 } },
 		month: formatMonth({ year: 2027, month: 5 }),
 		weekStart: 'monday',

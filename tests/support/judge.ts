@@ -1,6 +1,6 @@
 import { kinds } from '../../src/lib/core/catalogue';
 import type { Plan, Run } from '../../src/lib/core/fit';
-import type { Weeks } from '../../src/lib/core/forms';
+import type { Weeks } from '../../src/lib/core/wish';
 
 /** Kinds that move freely unless a wish says otherwise. */
 const fillerKinds = new Set(kinds.filter(({ filler }) => filler).map(({ id }) => id));

@@ -1,7 +1,7 @@
 import { checked } from '$lib/core/formats';
 import type { Cut } from '$lib/core/cuts';
 import type { Aim, Drawn } from '$lib/core/fit';
-import type { Wish } from '$lib/core/forms';
+import type { Wish } from '$lib/core/wish';
 import type { WeekStart } from '$lib/core/month';
 import { sql, type Selectable, type Transaction } from 'kysely';
 import type { Db, MonthTable, Tables } from './database';

@@ -1,5 +1,5 @@
 import { readJson, wishSchema } from '$lib/core/formats';
-import type { Wish } from '$lib/core/forms';
+import type { Wish } from '$lib/core/wish';
 import type { Db } from './database';
 import { reasonOf, type SetAside } from './kept';
 import { newId, now, writing } from './write';

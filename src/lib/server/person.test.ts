@@ -43,7 +43,12 @@ describe('printers', () => {
 });
 
 describe('kinds of one’s own', () => {
-	const wish = { id: 'x', kind: 'exercise-log', title: 'Sourdough log', entries: 31 };
+	const wish = {
+		id: 'x',
+		kind: 'exercise-log',
+		title: 'Sourdough log',
+		rules: { table: { entries: 31 } }
+	};
 
 	test('are kept with everything a wish of them starts with', async () => {
 		const made = await store.kinds.create('Sourdough log', wish);

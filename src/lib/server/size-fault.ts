@@ -1,5 +1,5 @@
 import type { Fault } from '$lib/core/formats';
-import type { Wish } from '$lib/core/forms';
+import type { Wish } from '$lib/core/wish';
 
 /** So many blocks are planned at once; a full year of weekly spreads has some sixty. */
 export const mostBlocks = 400;

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { a5 } from '../../../tests/support/arbitraries';
 import { openDatabase } from './database';
+import { migrations } from './migrations';
 import { loadDemo } from './demo';
 import type { MonthContent } from './months';
 import { openStore, type Store } from './store';
@@ -40,6 +41,77 @@ test('what was written is there after the file is opened again', async () => {
 	store = await openStore(join(folder, 'test.db'));
 	expect(await store.months.find(id)).toMatchObject({ ...content, revision: 1, deleted: false });
 	expect((await store.notebooks.all())[0]?.notebook).toEqual(a5);
+});
+
+test('wishes and drawn pages of an older file hold each form’s rules apart', async () => {
+	const path = join(folder, 'older.db');
+	const older = Object.fromEntries(
+		Object.entries(migrations).filter(([name]) => name < '007-rules-by-form')
+	);
+	const { db, close } = await openDatabase(path, older);
+	const base = { revision: 1, created_at: '', deleted_at: null };
+	const book = { id: 'b', name: 'A5', content: JSON.stringify(a5) };
+	await db
+		.insertInto('notebook')
+		.values({ ...base, ...book })
+		.execute();
+	const drawn = {
+		pages: [12],
+		blocks: [
+			{
+				wish: { id: 'w', kind: 'weekly-pages', week: 2, folded: [] },
+				form: 'week-rows',
+				pieces: [{ page: 12, rect: { x: 0, y: 0, w: 28, h: 40 } }]
+			}
+		]
+	};
+	await db
+		.insertInto('month')
+		.values({
+			...base,
+			id: 'm',
+			notebook_id: 'b',
+			month: '2027-05',
+			week_start: 'monday',
+			aim: 'balanced',
+			drawn: JSON.stringify(drawn)
+		})
+		.execute();
+	const wish = { id: 's', kind: 'sleep', title: 'Sleep', from: 20 };
+	const broken = { month_id: 'm', id: 'x', position: 1, kind: 'sleep', content: '{' };
+	const row = { month_id: 'm', id: 's', position: 0, kind: 'sleep', content: JSON.stringify(wish) };
+	await db.insertInto('wish').values(row).execute();
+	const kind = { id: 'k', name: 'Nights', content: JSON.stringify(wish) };
+	await db
+		.insertInto('own_kind')
+		.values({ ...kind, created_at: '', deleted_at: null })
+		.execute();
+	close();
+
+	const opened = await openStore(path);
+	const rules = { hours: { from: 20 }, 'bed-wake': { from: 20 } };
+	const month = await opened.months.find('m');
+	expect(month?.wishes).toEqual([{ id: 's', kind: 'sleep', title: 'Sleep', rules }]);
+	expect(month?.drawn?.blocks[0]?.wish.part).toEqual({ week: 2, page: 1, folded: [] });
+	expect((await opened.kinds.all())[0]?.wish.rules).toEqual(rules);
+	opened.close();
+
+	// What is no JSON stays as it is, to be set aside when it is read.
+	const again = await openDatabase(join(folder, 'broken.db'), older);
+	await again.db
+		.insertInto('notebook')
+		.values({ ...base, ...book })
+		.execute();
+	const empty = { ...base, id: 'm', notebook_id: 'b', month: '2027-05', week_start: 'monday' };
+	await again.db
+		.insertInto('month')
+		.values({ ...empty, aim: 'balanced' })
+		.execute();
+	await again.db.insertInto('wish').values(broken).execute();
+	again.close();
+	const store = await openStore(join(folder, 'broken.db'));
+	expect(await store.setAside()).toMatchObject([{ what: 'month', id: 'm' }]);
+	store.close();
 });
 
 test('the file keeps a write-ahead log and foreign keys', async () => {

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { planWith, small } from '../../../../tests/support/arbitraries';
 import { alternatives, planRun } from '../fit';
 import { checked, wishSchema } from '../formats';
-import { formById, forms, type Wish } from '../forms';
+import { formById, forms } from '../forms';
+import type { Wish } from '../wish';
 import { kindById, kinds, purposes, startingSet, type Kind } from '.';
 
 const wishOf = (kind: Kind): Wish => ({ ...kind.start, id: kind.id, kind: kind.id });
@@ -42,7 +43,7 @@ describe.each(kinds.map((kind) => [kind.id, kind] as const))('%s', (_, kind) => 
 			const changed = { ...wishOf(kind), ...change };
 			const { blocks } = planRun({ ...plan, wishes: [changed] });
 			// Of weekly pages the first week is short and has a page of its own.
-			const block = blocks.find(({ as }) => as.week === 2) ?? blocks[0];
+			const block = blocks.find(({ as }) => as.part?.week === 2) ?? blocks[0];
 			expect(block?.form).toBe(form);
 			expect(block?.room.span).toBe(layout.room.span);
 		}

@@ -1,4 +1,4 @@
-import type { Importance, Wish } from '../forms';
+import type { Importance, Wish } from '../wish';
 import type { Side } from '../paper';
 
 /** What a kind is for, as people look for it. */
@@ -95,7 +95,11 @@ export const kinds: readonly Kind[] = [
 		'Year strip',
 		'The twelve months in a row, for what is far ahead.',
 		['grid-table', 'table'],
-		{ title: 'Year ahead', items: names('First half', 'Second half', 'Notes'), parts: ['months'] }
+		{
+			title: 'Year ahead',
+			items: names('First half', 'Second half', 'Notes'),
+			rules: { 'grid-table': { across: 'months' } }
+		}
 	),
 	kind(
 		'plan',
@@ -108,7 +112,7 @@ export const kinds: readonly Kind[] = [
 	kind('plan', 'deadlines', 'Deadlines', 'What must be done by when.', ['table', 'box'], {
 		title: 'Deadlines',
 		columns: columns(['By', 3], ['What', 9]),
-		entries: 12
+		rules: { table: { entries: 12 } }
 	}),
 	kind('plan', 'goals', 'Goals', 'Three for the month, no more.', ['box', 'table', 'title'], {
 		title: 'Goals'
@@ -220,7 +224,7 @@ export const kinds: readonly Kind[] = [
 		'Mood',
 		'One cell a day, coloured by a key of moods.',
 		['day-cells', 'day-bars', 'day-lines', 'ring'],
-		{ title: 'Mood', shape: 'hexagon' }
+		{ title: 'Mood', rules: { 'day-cells': { shape: 'hexagon' } } }
 	),
 	kind(
 		'track',
@@ -236,7 +240,7 @@ export const kinds: readonly Kind[] = [
 		'Work hours',
 		'When work began and ended, and how long it was.',
 		['hours', 'table', 'day-bars'],
-		{ title: 'Work hours', from: 6 }
+		{ title: 'Work hours', rules: { hours: { from: 6 } } }
 	),
 	kind(
 		'track',
@@ -268,7 +272,11 @@ export const kinds: readonly Kind[] = [
 		'Exercise log',
 		'What, how long, how it felt; twenty rows.',
 		['table', 'day-lines'],
-		{ title: 'Exercise', columns: columns(['Day', 2], ['What', 7], ['How long', 4]), entries: 20 }
+		{
+			title: 'Exercise',
+			columns: columns(['Day', 2], ['What', 7], ['How long', 4]),
+			rules: { table: { entries: 20 } }
+		}
 	),
 	kind(
 		'track',
@@ -276,7 +284,14 @@ export const kinds: readonly Kind[] = [
 		'Study tracker',
 		'Two by two squares a day: the date and three codes.',
 		['mini-calendar', 'mini-calendar-set', 'day-cells'],
-		{ title: 'Study', cell: { w: 2, h: 2 } }
+		{
+			title: 'Study',
+			rules: {
+				'mini-calendar': { cell: 2 },
+				'mini-calendar-set': { cell: 2 },
+				'day-cells': { cell: 2 }
+			}
+		}
 	),
 	kind(
 		'log',
@@ -289,12 +304,12 @@ export const kinds: readonly Kind[] = [
 	kind('log', 'shopping-list', 'Shopping list', 'What is needed next time.', ['table', 'box'], {
 		title: 'Shopping',
 		columns: columns(['What', 8], ['Got', 2]),
-		entries: 20
+		rules: { table: { entries: 20 } }
 	}),
 	kind('log', 'wish-list', 'Wish list', 'What can wait, and may be forgotten.', ['table', 'box'], {
 		title: 'Wish list',
 		columns: columns(['What', 8], ['Cost ¤', 4]),
-		entries: 12
+		rules: { table: { entries: 12 } }
 	}),
 	kind(
 		'log',
@@ -315,12 +330,12 @@ export const kinds: readonly Kind[] = [
 	kind('log', 'parcels', 'Parcels', 'What is on its way: sent, arrived.', ['table'], {
 		title: 'Parcels',
 		columns: columns(['Item', 8], ['Sent', 3], ['Arrived', 4]),
-		entries: 10
+		rules: { table: { entries: 10 } }
 	}),
 	kind('log', 'orders', 'Orders', 'What was ordered, from whom, and when it is due.', ['table'], {
 		title: 'Orders',
 		columns: columns(['Item', 7], ['From', 5], ['Due', 3]),
-		entries: 12
+		rules: { table: { entries: 12 } }
 	}),
 	kind(
 		'plan',
@@ -341,12 +356,12 @@ export const kinds: readonly Kind[] = [
 	kind('log', 'media-log', 'Media log', 'Seen, heard, played; and whether again.', ['table'], {
 		title: 'Seen and heard',
 		columns: columns(['What', 9], ['Day', 2], ['Again', 3]),
-		entries: 15
+		rules: { table: { entries: 15 } }
 	}),
 	kind('log', 'reading-list', 'Reading list', 'Books to read and books read.', ['table', 'box'], {
 		title: 'Reading',
 		columns: columns(['Title', 9], ['Done', 3]),
-		entries: 15
+		rules: { table: { entries: 15 } }
 	}),
 	kind(
 		'write',
@@ -411,7 +426,11 @@ export const kinds: readonly Kind[] = [
 		'Milestones',
 		'What was reached, and when.',
 		['table', 'path', 'title'],
-		{ title: 'Milestones', columns: columns(['Day', 2], ['What', 11]), entries: 8 }
+		{
+			title: 'Milestones',
+			columns: columns(['Day', 2], ['What', 11]),
+			rules: { table: { entries: 8 } }
+		}
 	),
 	kind(
 		'write',
@@ -428,7 +447,7 @@ export const kinds: readonly Kind[] = [
 		'Goals and rewards',
 		'Steps on a path, with a reward at every tenth.',
 		['path', 'table'],
-		{ title: 'Step by step', entries: 40 }
+		{ title: 'Step by step', rules: { path: { entries: 40 } } }
 	),
 	kind(
 		'write',
@@ -454,7 +473,11 @@ export const kinds: readonly Kind[] = [
 		'Chores last done',
 		'Chores down, the twelve months across: a year on one page.',
 		['grid-table', 'table'],
-		{ title: 'Last done', items: names('Filters', 'Windows', 'Oven', 'Bellows'), parts: ['months'] }
+		{
+			title: 'Last done',
+			items: names('Filters', 'Windows', 'Oven', 'Bellows'),
+			rules: { 'grid-table': { across: 'months' } }
+		}
 	),
 	kind(
 		'log',
@@ -462,7 +485,11 @@ export const kinds: readonly Kind[] = [
 		'Stock list',
 		'What is in the cupboard, and how much of it.',
 		['table'],
-		{ title: 'Stock', columns: columns(['What', 8], ['Have', 3], ['Need', 3]), entries: 20 }
+		{
+			title: 'Stock',
+			columns: columns(['What', 8], ['Have', 3], ['Need', 3]),
+			rules: { table: { entries: 20 } }
+		}
 	),
 	kind(
 		'write',

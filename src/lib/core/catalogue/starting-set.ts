@@ -1,4 +1,4 @@
-import type { Wish } from '../forms';
+import type { Wish } from '../wish';
 import { kindById } from './kinds';
 
 /** Kinds of a first month, in the order in which people set a month up. */

@@ -1,3 +1,5 @@
+import { titleStyle, type Rules } from '../forms';
+import { withRule, type RulesByForm } from '../wish';
 import { kindById, type Kind } from '../catalogue';
 import {
 	formById,
@@ -7,9 +9,9 @@ import {
 	type Misfit,
 	type Room,
 	type Setting,
-	type Span,
-	type Wish
+	type Span
 } from '../forms';
+import type { Wish } from '../wish';
 import { monthShape } from '../month';
 import { worstForm } from './aims';
 import type { Plan } from './plan';
@@ -27,17 +29,19 @@ export interface Choice extends Layout {
 	readonly as: Wish;
 }
 
-/** The setting in which a plan's wish is ruled. */
-export function settingOf(plan: Plan, wish: Wish): Setting {
+/** The setting in which a plan's wish is ruled with a form. */
+export function settingOf(plan: Plan, wish: Wish, form: Form): Setting {
 	return {
 		month: monthShape(plan.month, plan.weekStart),
 		hand: plan.hand,
 		locale: plan.locale,
-		wish
+		content: wish,
+		rules: wish.rules?.[form.id] ?? {},
+		...(wish.part ? { part: wish.part } : {})
 	};
 }
 
-/** What people write themselves; a form that has no place for it would drop it. */
+/** What people write themselves besides words for a title or a page; a form that has no place for it would drop it. */
 const written = ['items', 'columns', 'parts', 'goals', 'events', 'levels'] as const;
 
 /**
@@ -49,12 +53,14 @@ export function formsOf(wish: Wish): Form[] {
 	const ids = wish.form ? [wish.form] : kind.forms;
 	const forms = ids.flatMap((id) => formById(id) ?? []);
 	const own = written.filter(
-		(name) =>
-			(wish[name]?.length ?? 0) > 0 &&
-			JSON.stringify(wish[name]) !== JSON.stringify(kind.start[name])
+		(name) => (wish[name]?.length ?? 0) > 0 && !same(wish[name], kind.start[name])
 	);
-	const able = forms.filter(({ fields }) => own.every((name) => fields.includes(name)));
+	const able = forms.filter(({ content }) => own.every((name) => content.includes(name)));
 	return able.length > 0 ? able : forms;
+}
+
+function same(a: unknown, b: unknown): boolean {
+	return JSON.stringify(a) === JSON.stringify(b);
 }
 
 /** The wish's kind; plans are checked at the edge, so an unknown one is a fault of the program. */
@@ -78,7 +84,7 @@ export function isFiller(wish: Wish): boolean {
 export function choicesIn(plan: Plan, wish: Wish, room: Room): Choice[] {
 	const choices = formsIn(wish, room).flatMap(({ form, other }) =>
 		settled(wish, form).flatMap(({ as, cost }) =>
-			form.layouts(settingOf(plan, as), room).map((layout): Choice => {
+			form.layouts(settingOf(plan, as, form), room).map((layout): Choice => {
 				const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
 				return { ...layout, form, as, discomfort };
 			})
@@ -90,7 +96,7 @@ export function choicesIn(plan: Plan, wish: Wish, room: Room): Choice[] {
 /** Why a wish that has no choice in a room does not fit there, by the form that lacks least. */
 export function misfitIn(plan: Plan, wish: Wish, room: Room): Misfit | undefined {
 	const misfits = formsIn(wish, room).flatMap(({ form }) =>
-		settled(wish, form).map(({ as }) => misfitOf(form, settingOf(plan, as), room))
+		settled(wish, form).map(({ as }) => misfitOf(form, settingOf(plan, as, form), room))
 	);
 	const size = ({ lacking: { w, h } }: Misfit) => (w + h === 0 ? Infinity : w + h);
 	return misfits.sort((a, b) => size(a) - size(b))[0];
@@ -105,9 +111,18 @@ function formsIn(wish: Wish, room: Room): { readonly form: Form; readonly other:
 
 /** Ways to settle what a wish leaves open of its title, each with what it costs in comfort. */
 function settled(wish: Wish, form: Form): { readonly as: Wish; readonly cost: number }[] {
-	const open = wish.title && !wish.titleStyle && form.fields.includes('titleStyle');
+	const drawn = wish.title && form.rules.includes(titleStyle);
+	const open = drawn && titleStyle.of(settingRules(wish, form)) === undefined;
 	return [
 		{ as: wish, cost: 0 },
-		...(open ? [{ as: { ...wish, titleStyle: 'written' } as const, cost: writtenTitle }] : [])
+		...(open ? [{ as: { ...wish, rules: writtenIn(wish, form) }, cost: writtenTitle }] : [])
 	];
+}
+
+function settingRules(wish: Wish, form: Form): { readonly rules: Rules } {
+	return { rules: wish.rules?.[form.id] ?? {} };
+}
+
+function writtenIn({ rules }: Wish, form: Form): RulesByForm {
+	return withRule(rules, form.id, titleStyle.name, 'written');
 }

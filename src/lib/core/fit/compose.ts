@@ -45,7 +45,9 @@ export function compose(
 	const rank = ({ wish }: Block) => order.get(wish) ?? -1;
 	blocks.sort(
 		(a, b) =>
-			rank(a) - rank(b) || (a.as.week ?? 0) - (b.as.week ?? 0) || firstPage(a) - firstPage(b)
+			rank(a) - rank(b) ||
+			(a.as.part?.week ?? 0) - (b.as.part?.week ?? 0) ||
+			firstPage(a) - firstPage(b)
 	);
 
 	const lost = [
@@ -86,7 +88,7 @@ function rectsOn(blocks: readonly Block[], page: number): Rect[] {
  */
 function block(plan: Plan, choice: Choice, room: Room, pieces: Pieces, discomfort: number): Block {
 	const { as } = choice;
-	const [drawn = choice] = choice.form.layouts(settingOf(plan, as), room);
+	const [drawn = choice] = choice.form.layouts(settingOf(plan, as, choice.form), room);
 	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
 	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why };
 }
@@ -107,8 +109,10 @@ function drawnBlocks(plan: Plan): Block[] {
 			? { span: 'spread', left: sizeOf(first.rect), right: sizeOf(second.rect), gutter }
 			: { span: 'page', ...sizeOf(first.rect) };
 		const pieces: Pieces = second ? [first, second] : [first];
-		const setting = settingOf({ ...plan, ...drawnWith }, wish);
-		const { facts, why } = formById(form)?.layouts(setting, room)[0] ?? { facts: {}, why: [] };
+		const ruled = formById(form);
+		if (!ruled) return [];
+		const setting = settingOf({ ...plan, ...drawnWith }, wish, ruled);
+		const { facts, why } = ruled.layouts(setting, room)[0] ?? { facts: {}, why: [] };
 		const shown = { wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why };
 		return [drawnWith ? { ...shown, drawnWith } : shown];
 	});
@@ -181,7 +185,7 @@ function withoutAir({ x, y, w, h }: Rect, air: number): Rect {
 
 /** Whether the same form fills a larger room. */
 function fills(plan: Plan, { as, form }: Choice, room: Room): boolean {
-	return form.layouts(settingOf(plan, as), room)[0]?.stretches ?? false;
+	return form.layouts(settingOf(plan, as, form), room)[0]?.stretches ?? false;
 }
 
 /** Pages from the month's first to its last used one: those that may be filled and those that are drawn. */

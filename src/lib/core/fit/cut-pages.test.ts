@@ -6,7 +6,7 @@ import { brokenRules } from '../../../../tests/support/judge';
 import { ruleByCounting } from '../../../../tests/support/guide-robot';
 import { winds } from '../../../../tests/support/paint-opening';
 import { removals, type Cut } from '../cuts';
-import type { Weeks } from '../forms';
+import type { Weeks } from '../wish';
 import { pageGuide } from '../guide';
 import { dotMm, sideOf } from '../paper';
 import { pageMarks, planRun, type Plan, type Run } from '.';
@@ -113,7 +113,7 @@ describe('a month on cut leaves', () => {
 					kind: 'month-calendar',
 					form: 'month-grid',
 					span: 'spread',
-					cell: { w: 5, h: 5 },
+					rules: { 'month-grid': { cell: { w: 5, h: 5 } } },
 					pin: { page: 14 }
 				}
 			],

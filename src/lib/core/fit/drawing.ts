@@ -9,7 +9,7 @@ export function pieceMarks(plan: Plan, block: Block, page: number): Mark[] {
 	const piece = block.pieces[index];
 	const form = formById(block.form);
 	if (!piece || !form) return [];
-	const setting = settingOf({ ...plan, ...block.drawnWith }, block.as);
+	const setting = settingOf({ ...plan, ...block.drawnWith }, block.as, form);
 	const marks = form.layouts(setting, block.room)[0]?.marks()[index] ?? [];
 	return mergeMarks(marks.map((mark) => move(mark, piece.rect)));
 }

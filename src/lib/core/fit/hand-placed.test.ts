@@ -39,6 +39,18 @@ test('wherever a block may stay, the next run has it, at that size and nothing b
 	);
 });
 
+test('a size that was set gives way to the one a hand gives', () => {
+	const sized = planWith([{ id: 'cover', kind: 'cover', span: 'spread', size: { w: 20, h: 30 } }]);
+	const before = planRun(sized);
+	const [cover] = before.blocks;
+	if (!cover) throw new Error('no cover');
+	const pieces = piecesAt(cover, cover.pieces[0].page, { x: 0, y: 2, w: 28, h: 25 });
+	const next = { ...sized, wishes: holdAt(sized, cover, pieces) };
+	const after = planRun(next);
+	expect(brokenRules(next, after)).toEqual([]);
+	expect(after.blocks[0]?.pieces).toEqual(pieces);
+});
+
 test('a spread moves down and takes both pages at one height', () => {
 	const calendar = block('calendar');
 	const pieces = piecesAt(calendar, calendar.pieces[0].page, { x: 5, y: 4, w: 9, h: 36 });

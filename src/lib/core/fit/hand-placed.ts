@@ -1,4 +1,5 @@
-import type { Pin, Room, Wish } from '../forms';
+import type { Room } from '../forms';
+import type { Pin, Wish } from '../wish';
 import { contains, gridOf, overlaps, pageOf, type Rect } from '../paper';
 import { choicesIn, misfitIn, type Choice } from './choices';
 import type { Block, Piece, Pieces, Plan, Run } from './plan';
@@ -27,7 +28,7 @@ export function canMove(plan: Plan, { as, wish, pieces }: Block): boolean {
 	return (
 		own !== undefined &&
 		!own.weeks &&
-		!as.folded &&
+		!as.part &&
 		!pieces.some(({ page }) => plan.drawn?.pages.includes(page))
 	);
 }
@@ -71,7 +72,7 @@ export function mayStay({ faults }: HandPlaced): boolean {
 	return faults.every((fault) => fault.kind === 'over' && !fault.held);
 }
 
-/** Wishes with a block's held where a hand has put it. */
+/** Wishes with a block's held where a hand has put it, at the size that it has there. */
 export function holdAt(plan: Plan, block: Block, pieces: Pieces): Wish[] {
 	const [{ page, rect }] = pieces;
 	const { form } = block;
@@ -80,9 +81,10 @@ export function holdAt(plan: Plan, block: Block, pieces: Pieces): Wish[] {
 		const alone = wish.pin?.alone ? { alone: true } : {};
 		if (pieces.length === 2) {
 			const pin: Pin = { page, y: rect.y, h: rect.h };
-			return { ...wish, form, span: 'spread', side: undefined, pin };
+			return { ...wish, form, span: 'spread', side: undefined, size: undefined, pin };
 		}
-		return { ...wish, form, span: 'page', side: undefined, pin: { page, ...rect, ...alone } };
+		const held: Pin = { page, ...rect, ...alone };
+		return { ...wish, form, span: 'page', side: undefined, size: undefined, pin: held };
 	});
 }
 

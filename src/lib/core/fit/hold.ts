@@ -1,4 +1,4 @@
-import type { Pin, Wish } from '../forms';
+import type { Pin, Wish } from '../wish';
 import { spreadOf } from '../paper';
 import type { Block, Drawn, Plan, Run } from './plan';
 

@@ -1,4 +1,5 @@
-import type { Room, Wish } from '../forms';
+import type { Room } from '../forms';
+import type { Wish } from '../wish';
 import type { Side, Size } from '../paper';
 import { choicesIn, kindOf, type Choice } from './choices';
 import type { Plan } from './plan';

@@ -1,4 +1,5 @@
-import { formById, type Form, type Wish } from '../forms';
+import { formById, type Form, type WeekPart } from '../forms';
+import type { Wish } from '../wish';
 import { monthShape, weeklySet } from '../month';
 import { formsOf, isFiller, spansOf } from './choices';
 import type { Plan } from './plan';
@@ -16,17 +17,21 @@ export interface Part {
 /** Parts of a wish in the order in which they stand; one for each week and page of weekly pages. */
 export function partsOf(plan: Plan, wish: Wish): Part[] {
 	const { weeks, ...one } = wish;
-	// Only weeks of a set take in days of others.
-	if (!weeks) return [{ wish: { ...one, folded: undefined }, filler: isFiller(wish) }];
+	if (!weeks) return [{ wish: one, filler: isFiller(wish) }];
 	const shape = monthShape(plan.month, plan.weekStart);
 	return weeklySet(shape, weeks.belong, weeks.short).flatMap(({ week, short, folded }): Part[] => {
 		const pages = short ? 1 : weeks.pagesPerWeek;
 		const chosen = weeks.forms?.find((other) => other.week === week)?.form;
 		const form = formForWeek({ ...one, form: chosen ?? one.form }, pages);
-		const ruled: Wish = { ...one, week, form, folded, span: pages === 2 ? 'spread' : 'page' };
+		const ruled: Wish = { ...one, form, span: pages === 2 ? 'spread' : 'page' };
+		const part = (page: number): WeekPart => ({ week, page, folded });
 		const label = `week ${week} of the month`;
-		if (pages < 4) return [{ wish: ruled, filler: false, label }];
-		return [1, 2, 3, 4].map((across) => ({ wish: { ...ruled, across }, filler: false, label }));
+		if (pages < 4) return [{ wish: { ...ruled, part: part(1) }, filler: false, label }];
+		return [1, 2, 3, 4].map((page) => ({
+			wish: { ...ruled, part: part(page) },
+			filler: false,
+			label
+		}));
 	});
 }
 

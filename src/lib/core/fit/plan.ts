@@ -2,7 +2,8 @@ import type { Cut } from '../cuts';
 import type { Hand } from '../hand';
 import { parseMonth, type WeekStart, type YearMonth } from '../month';
 import type { Notebook, Rect, Page } from '../paper';
-import type { Facts, Room, Wish } from '../forms';
+import type { Facts, Room } from '../forms';
+import type { Wish } from '../wish';
 import type { Aim } from './aims';
 
 /** What a page's names and counts followed from when it was drawn. */

@@ -161,8 +161,9 @@ describe('what finds no place says what is missing', () => {
 
 	test('cells that are too large for the page', () => {
 		const wish = { id: 'c', kind: 'month-calendar', form: 'month-grid', span: 'page' } as const;
-		expect(reasonOf([{ ...wish, cell: { w: 5, h: 6 } }])).toContain('7 across missing');
-		expect(reasonOf([{ ...wish, cell: { w: 3, h: 6 } }], { notebook: small })).toContain(
+		const cells = (w: number, h: number) => ({ 'month-grid': { cell: { w, h } } });
+		expect(reasonOf([{ ...wish, rules: cells(5, 6) }])).toContain('7 across missing');
+		expect(reasonOf([{ ...wish, rules: cells(3, 6) }], { notebook: small })).toContain(
 			'37 squares and there are 24 × 34: 3 down missing'
 		);
 	});

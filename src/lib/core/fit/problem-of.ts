@@ -1,4 +1,5 @@
-import type { Room, Wish } from '../forms';
+import type { Room } from '../forms';
+import type { Wish } from '../wish';
 import { overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
 import { pricesFor } from './aims';
 import { choicesIn, isFiller, kindOf, type Choice } from './choices';
@@ -90,9 +91,8 @@ function facingPins(wishes: readonly Wish[]): Wish[] {
 }
 
 /** What tells a part from all others: the wish, the week and the page of the week. */
-export function partName({ id, week, across, folded }: Wish): string {
-	// Only weekly pages have several parts, and these always know what was folded into them.
-	return folded ? `${id} ${week} ${across}` : id;
+export function partName({ id, part }: Wish): string {
+	return part ? `${id} ${part.week} ${part.page}` : id;
 }
 
 function onlyOverSpread(

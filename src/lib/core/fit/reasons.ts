@@ -1,4 +1,5 @@
-import type { Room, Wish } from '../forms';
+import type { Room } from '../forms';
+import type { Wish } from '../wish';
 import { squares, type Rect } from '../paper';
 import { choicesIn, formsOf, misfitIn, kindOf, spansOf } from './choices';
 import type { Block, Plan } from './plan';

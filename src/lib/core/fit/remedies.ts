@@ -1,4 +1,6 @@
-import { formById, type Wish } from '../forms';
+import type { RulesByForm } from '../wish';
+import { formById } from '../forms';
+import type { Wish } from '../wish';
 import { letters } from '../hand';
 import { kindOf } from './choices';
 import { planRun } from './planner';
@@ -93,10 +95,10 @@ function* candidates(plan: Plan, wish: Wish, index: number): Generator<Candidate
 	}
 	for (const [at, other] of plan.wishes.entries()) {
 		if (at === index) continue;
-		if (other.cell || other.size || other.form)
+		if (hasCells(other) || other.size || other.form)
 			yield edit(
 				at,
-				{ cell: undefined, size: undefined, form: undefined },
+				{ rules: withoutCells(other), size: undefined, form: undefined },
 				`let ${nameOf(other)} be smaller`
 			);
 		if (other.pin) yield edit(at, { pin: undefined }, `let ${nameOf(other)} move`);
@@ -114,6 +116,20 @@ function* candidates(plan: Plan, wish: Wish, index: number): Generator<Candidate
 		};
 }
 
+/** Whether a person has set a cell's size in one of its forms. */
+function hasCells({ rules = {} }: Wish): boolean {
+	return Object.values(rules).some((own) => own?.cell !== undefined);
+}
+
+function withoutCells({ rules = {} }: Wish): RulesByForm {
+	return Object.fromEntries(
+		Object.entries(rules).map(([form, own]) => [
+			form,
+			Object.fromEntries(Object.entries(own ?? {}).filter(([name]) => name !== 'cell'))
+		])
+	);
+}
+
 function nameOf(wish: Wish): string {
 	return wish.title || kindOf(wish).name;
 }
@@ -127,10 +143,10 @@ function otherSizes(
 	const own = wish.form ?? '';
 	return alternatives(plan, wish)
 		.sort((a, b) => Number(a.form !== own) - Number(b.form !== own))
-		.map(({ change, name, layout }) => {
-			const cell = change.cell ? ` with cells of ${change.cell.w} × ${change.cell.h}` : '';
+		.map(({ change, cell, name, layout }) => {
+			const words = cell ? ` with cells of ${cell.w} × ${cell.h}` : '';
 			const where = layout.room.span === 'spread' ? ' over the fold' : '';
-			return edit({ ...change, size: undefined }, `${name}${cell}${where}`);
+			return edit({ ...change, size: undefined }, `${name}${words}${where}`);
 		});
 }
 

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { a5, planWith } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
 import { planRun, remediesFor, type Plan } from '.';
-import type { Wish } from '../forms';
+import type { Wish } from '../wish';
 
 const weekly = (weeks: Partial<NonNullable<Wish['weeks']>>): Wish => ({
 	id: 'weeks',
@@ -24,7 +24,7 @@ describe('eight pages left in June 2021', () => {
 		const run = planRun(plan);
 		expect(brokenRules(plan, run)).toEqual([]);
 		expect(run).toMatchObject({ unplaced: [], pagesUsed: 8, optimal: true });
-		expect(run.blocks.map(({ as }) => as.week)).toEqual([1, 2, 3, 4]);
+		expect(run.blocks.map(({ as }) => as.part?.week)).toEqual([1, 2, 3, 4]);
 	});
 
 	test('five touching weeks need ten, and what helps is named', () => {
@@ -49,7 +49,7 @@ describe('eight pages left in June 2021', () => {
 test('a single week has a form of its own, and four pages a week follow each other', () => {
 	const forms = [{ week: 3, form: 'week-rows' }];
 	const one = planRun(planWith([weekly({ pagesPerWeek: 1, forms })]));
-	const formOf = (week: number) => one.blocks.find(({ as }) => as.week === week)?.form;
+	const formOf = (week: number) => one.blocks.find(({ as }) => as.part?.week === week)?.form;
 	expect(formOf(3)).toBe('week-rows');
 	expect(new Set([2, 4, 5].map(formOf)).size).toBe(1);
 
@@ -57,8 +57,8 @@ test('a single week has a form of its own, and four pages a week follow each oth
 	expect(four.unplaced).toEqual([]);
 	for (const week of [2, 3, 4, 5]) {
 		const pages = four.blocks
-			.filter(({ as }) => as.week === week)
-			.map(({ as, pieces }) => [as.across, pieces[0].page]);
+			.filter(({ as }) => as.part?.week === week)
+			.map(({ as, pieces }) => [as.part?.page, pieces[0].page]);
 		const [first] = pages;
 		expect(pages).toEqual([1, 2, 3, 4].map((part, at) => [part, Number(first?.[1]) + at]));
 	}

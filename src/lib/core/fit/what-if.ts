@@ -1,12 +1,6 @@
-import {
-	formById,
-	type FormParameters,
-	type Layout,
-	type Misfit,
-	type Room,
-	type Span,
-	type Wish
-} from '../forms';
+import { withRule, type RulesByForm } from '../wish';
+import { formById, type Form, type Layout, type Misfit, type Room, type Span } from '../forms';
+import type { Wish } from '../wish';
 import { plannablePages, type Size } from '../paper';
 import { choicesIn, kindOf, misfitIn, type Choice } from './choices';
 import { fourPages } from './parts';
@@ -34,6 +28,8 @@ export interface Alternative {
 	readonly form: string;
 	readonly name: string;
 	readonly change: Partial<Wish>;
+	/** The cell that is asked for with it. */
+	readonly cell?: Size;
 	readonly layout: Layout;
 }
 
@@ -60,28 +56,27 @@ export function alternatives(plan: Plan, wish: Wish): Alternative[] {
 		if (!form) return [];
 		const found: Alternative[] = [];
 		for (const span of form.spans)
-			for (const parameters of variants(wish)) {
+			for (const variant of variants(wish, form)) {
 				const [layout] = choicesIn(
 					plan,
-					{ ...wish, ...parameters, form: id, span },
+					{ ...wish, rules: variant.rules, form: id, span },
 					emptyRoom(plan, span)
 				);
 				if (!layout) continue;
-				const { cell } = layout.facts;
 				const same = found.some(
 					(other) => JSON.stringify(other.layout.room) === JSON.stringify(layout.room)
 				);
 				if (same) continue;
-				const sized = form.fields.includes('cell') || form.fields.includes('square');
 				found.push({
 					form: id,
 					name: form.name,
 					change: {
 						form: id,
 						span,
-						cell: sized && parameters.cell ? cell : undefined,
+						rules: variant.rules,
 						...(wish.weeks ? { weeks: { ...wish.weeks, pagesPerWeek: pagesFor(id, span) } } : {})
 					},
+					cell: variant.sized ? layout.facts.cell : undefined,
 					layout
 				});
 			}
@@ -95,8 +90,15 @@ function pagesFor(form: string, span: Span): 1 | 2 | 4 {
 	return form === fourPages ? 4 : 1;
 }
 
-/** A wish's parameters with a few cell sizes: its own, the form's choice, and fixed ones. */
-function variants(wish: Wish): FormParameters[] {
-	const sizes = [1, 2, 3, 4, 5, 6].map((side) => ({ cell: { w: side, h: side } }));
-	return [{ cell: undefined }, { cell: wish.cell }, ...sizes];
+/** A wish's rules with a few cell sizes: the form's choice, its own, and fixed ones. */
+function variants(wish: Wish, form: Form): { rules: RulesByForm; sized: boolean }[] {
+	const rule = form.rules.find(({ name }) => name === 'cell');
+	const own = { rules: wish.rules ?? {}, sized: false };
+	if (!rule) return [own];
+	const free = { rules: withRule(wish.rules, form.id, 'cell', undefined), sized: false };
+	const fixed = [1, 2, 3, 4, 5, 6].map((side) => {
+		const value = rule.kind === 'size' ? { w: side, h: side } : side;
+		return { rules: withRule(wish.rules, form.id, 'cell', value), sized: true };
+	});
+	return [free, { ...own, sized: wish.rules?.[form.id]?.cell !== undefined }, ...fixed];
 }

@@ -25,7 +25,14 @@ const drawnWith = record({
 });
 
 const block = record({
-	wish: wishSchema,
+	/** Of a weekly set, also which week and page it is. */
+	wish: wishSchema.shape({
+		part: record({
+			week: whole(1, 6).required(missing),
+			page: whole(1, 4).required(missing),
+			folded: list(whole(1, 31).required(missing), 0, 31).required(missing)
+		}).optional()
+	}),
 	drawnWith: drawnWith.optional(),
 	form: oneOf(forms.map((form) => form.id)).required(missing),
 	pieces: list(piece, 1, 2).required(missing)

@@ -15,7 +15,7 @@ function faultsOf(document: unknown) {
 
 describe('a plan document', () => {
 	test('is read with its defaults and written again', () => {
-		const result = checked(planSchema, documentWith([{ id: 'a', kind: 'cover', unknown: 1 }]));
+		const result = checked(planSchema, documentWith([{ id: 'a', kind: 'cover' }]));
 		if (!result.ok) throw new Error(JSON.stringify(result.faults));
 		expect(result.value.hand).toEqual(defaultHand);
 		expect(result.value.notebook.freePages).toEqual([{ first: 12, last: 61 }]);
@@ -67,9 +67,27 @@ describe('a plan document', () => {
 			expect(checked(planSchema, odd).ok).toBe(false);
 			const document: object = JSON.parse(JSON.stringify(documentWith([])));
 			Object.defineProperty(document, name, { value: 0, enumerable: true });
-			expect(checked(planSchema, document).ok).toBe(true);
+			expect(faultsOf(document)).toEqual({
+				[name]: expect.stringMatching(/^is not known here; known are format, version/)
+			});
 		}
 	);
+
+	test('refuses by name what a wish or its form cannot be told', () => {
+		const faults = faultsOf(
+			documentWith([
+				{ id: 'a', kind: 'sleep', rules: { hours: { from: 22, across: 3 } } },
+				{ id: 'b', kind: 'mood', rules: { 'day-cells': { shape: 'round' }, 'no-form': {} } },
+				{ id: 'c', kind: 'notes', folded: [] }
+			])
+		);
+		expect(faults).toEqual({
+			'wishes[0].rules.hours.across': 'is not known here; known are titleStyle, from, hours',
+			'wishes[1].rules.day-cells.shape': 'must be one of square, hexagon; it is “round”',
+			'wishes[1].rules.no-form': expect.stringMatching(/^is not known here; known are title, /),
+			'wishes[2].folded': expect.stringMatching(/^is not known here/)
+		});
+	});
 
 	test('says of every wrong field what is allowed', () => {
 		const faults = faultsOf(
@@ -82,7 +100,7 @@ describe('a plan document', () => {
 					notebook: { ...a5, columns: 40.5, freePages: [{ first: 20, last: 12 }] },
 					month: '2027-13',
 					weekStart: 'tuesday',
-					version: 2
+					version: 3
 				}
 			)
 		);
@@ -94,7 +112,7 @@ describe('a plan document', () => {
 			'notebook.freePages[0].last': 'must not come before the first page, 20; it is 12',
 			month: 'must be a month from 1900-01 to 2200-12 such as 2027-05; it is “2027-13”',
 			weekStart: 'must be one of monday, sunday, saturday; it is “tuesday”',
-			version: 'must be 1; it is 2'
+			version: 'must be 2; it is 3'
 		});
 	});
 

@@ -9,3 +9,4 @@ export { drawnSchema } from './drawn-schema';
 export { handSchema, weekStartSchema } from './person-schema';
 export { cutsFault, cutsSchema } from './cut-schema';
 export { fontUseSchema, listOfRanges } from './font-schema';
+export { drawnFromVersion1, wishFromVersion1 } from './version-1';

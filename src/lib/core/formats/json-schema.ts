@@ -54,7 +54,8 @@ function describeObject(description: SchemaFieldDescription): JsonSchema {
 		properties: Object.fromEntries(
 			Object.entries(fields).map(([name, field]) => [name, describe(field)])
 		),
-		...(required.length > 0 ? { required } : {})
+		...(required.length > 0 ? { required } : {}),
+		additionalProperties: false
 	};
 }
 

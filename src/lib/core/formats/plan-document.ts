@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import type { Cut } from '../cuts';
 import type { Aim, Drawn, Plan } from '../fit';
-import type { Wish } from '../forms';
+import type { Wish } from '../wish';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
 import type { Notebook } from '../paper';
@@ -10,10 +10,11 @@ import { notebookSchema } from './notebook-schema';
 import { drawnSchema } from './drawn-schema';
 import { list, missing, oneOf, record, shown, whole, words } from './rules';
 import { handSchema, weekStartSchema } from './person-schema';
+import { planFromVersion1 } from './version-1';
 import { wishSchema } from './wish-schema';
 
 export const planFormat = 'horarium/plan';
-export const planVersion = 1;
+export const planVersion = 2;
 export const mostWishes = 200;
 
 /** The open file format, and what the API takes: a plan as JSON. */
@@ -62,20 +63,23 @@ export const wishesSchema = list(wishSchema, 0, mostWishes)
 		return true;
 	});
 
-export const planSchema = record({
-	format: oneOf([planFormat]).required(missing),
-	version: whole(1, planVersion).required(missing),
-	notebook: notebookSchema,
-	month: monthSchema.required(missing),
-	weekStart: weekStartSchema.default('monday'),
-	hand: handSchema,
-	locale: words(40),
-	aim: aimSchema.default('balanced'),
-	wishes: wishesSchema,
-	drawn: drawnSchema,
-	cuts: cutsSchema,
-	earlierCuts: cutsSchema
-})
+export const planSchema = record(
+	{
+		format: oneOf([planFormat]).required(missing),
+		version: whole(planVersion, planVersion).required(missing),
+		notebook: notebookSchema,
+		month: monthSchema.required(missing),
+		weekStart: weekStartSchema.default('monday'),
+		hand: handSchema,
+		locale: words(40),
+		aim: aimSchema.default('balanced'),
+		wishes: wishesSchema,
+		drawn: drawnSchema,
+		cuts: cutsSchema,
+		earlierCuts: cutsSchema
+	},
+	planFromVersion1
+)
 	.required('must be a plan document')
 	.test('cuts', function ({ notebook, cuts }) {
 		// Cuts are held against the notebook only when both are right by themselves.
@@ -110,7 +114,6 @@ export function checked<T>(schema: Validator<T>, value: unknown): Checked<T> {
 			ok: true,
 			value: schema.validateSync(value, {
 				abortEarly: false,
-				stripUnknown: true,
 				// A stack for each of thousands of faults takes seconds, and nobody reads it.
 				disableStackTrace: true
 			})

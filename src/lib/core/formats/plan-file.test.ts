@@ -23,7 +23,7 @@ describe('a plan in a file', () => {
 
 	test('of a newer format is refused with words', () => {
 		const [reason] = reasonsOf(documentWith([], { version: 7 }));
-		expect(reason).toContain('version 7 of the format; this one reads up to 1');
+		expect(reason).toContain('version 7 of the format; this one reads up to 2');
 	});
 
 	test.each(['', '[]', '{', 'null', '{"format":"other"}', '"text"'])('“%s” is none', (text) => {
@@ -31,9 +31,13 @@ describe('a plan in a file', () => {
 	});
 
 	test('with faults names each field, and not more than one can read', () => {
-		const wishes = Array.from({ length: 20 }, () => ({ id: 'x', kind: 'cover', gap: -1 }));
+		const wishes = Array.from({ length: 20 }, () => ({
+			id: 'x',
+			kind: 'cover',
+			size: { w: -1, h: 1 }
+		}));
 		const reasons = reasonsOf(documentWith(wishes));
-		expect(reasons[0]).toMatch(/^wishes\[\d+\]\.(gap|id) /);
+		expect(reasons[0]).toMatch(/^wishes\[\d+\]\.(size\.w|id) /);
 		expect(reasons).toHaveLength(9);
 		expect(reasons.at(-1)).toMatch(/^and \d+ more$/);
 	});

@@ -77,26 +77,44 @@ export function flag() {
 	);
 }
 
-/** An object with known fields; others are left out. */
-export function record<T extends yup.ObjectShape>(fields: T) {
+/** Stands before the name of a field that is not known; no field and no object's inheritance has it. */
+const unknownMark = '?';
+
+/** An object with known fields; others are refused by name. `read` puts an older form of it into the present one. */
+export function record<T extends yup.ObjectShape>(
+	fields: T,
+	read: (original: unknown) => unknown = (original) => original
+) {
 	return (
 		literal(yup.object(fields))
 			.default(undefined)
 			// The schema's fields and not ours: it may have been given more of them since.
-			.transform((_, original: unknown, schema) => onlyKnown(schema.fields, original))
+			.transform((_, original: unknown, schema) => marked(schema.fields, read(original)))
 			.typeError((told: Told) => `must be an object; it is ${got(told)}`)
 			.test('plain', 'must be an object', (value) => value === undefined || !Array.isArray(value))
+			.test('known', function (value) {
+				const unknown = Object.keys(value ?? {}).find((name) => name.startsWith(unknownMark));
+				if (unknown === undefined) return true;
+				const name = unknown.slice(unknownMark.length);
+				return this.createError({
+					path: [this.path, name].filter(Boolean).join('.'),
+					message: `is not known here; known are ${Object.keys(fields).join(', ')}`
+				});
+			})
 	);
 }
 
 /**
- * An object's own entries that have a field; what is no object is left to the type check. Yup would look
+ * An object's own entries, those without a field marked; what is no object is left to the type check. Yup would look
  * up an entry called `valueOf` among the fields and find the function that every object inherits.
  */
-function onlyKnown(fields: object, original: unknown): unknown {
+function marked(fields: object, original: unknown): unknown {
 	if (typeof original !== 'object' || original === null || Array.isArray(original)) return original;
 	return Object.fromEntries(
-		Object.entries(original).filter(([name]) => Object.hasOwn(fields, name))
+		Object.entries(original).map(([name, value]) => [
+			Object.hasOwn(fields, name) ? name : unknownMark + name.slice(0, 100),
+			value
+		])
 	);
 }
 

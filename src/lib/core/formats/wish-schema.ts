@@ -1,5 +1,5 @@
 import { kinds } from '../catalogue';
-import { forms } from '../forms';
+import { forms, type Rule } from '../forms';
 import { flag, list, missing, number, oneOf, record, whole, words } from './rules';
 
 const size = () =>
@@ -58,30 +58,43 @@ const weeks = record({
 	)
 });
 
+/** What a rule of a form may be. */
+function ruleSchema(rule: Rule) {
+	switch (rule.kind) {
+		case 'number':
+			return whole(rule.least, rule.most);
+		case 'size':
+			return record({
+				w: whole(rule.least, rule.most).required(missing),
+				h: whole(rule.least, rule.most).required(missing)
+			}).optional();
+		case 'flag':
+			return flag();
+		case 'choice':
+			return oneOf(rule.options.map(({ value }) => value));
+	}
+}
+
+/** Rules by form: each form takes what it declares, and nothing else. */
+const rulesSchema = record(
+	Object.fromEntries(
+		forms.map((form) => [
+			form.id,
+			record(Object.fromEntries(form.rules.map((rule) => [rule.name, ruleSchema(rule)]))).optional()
+		])
+	)
+);
+
 /** One wish of a plan document. */
 export const wishSchema = record({
 	id: words(100).min(1, missing).required(missing),
 	kind: oneOf(kinds.map((kind) => kind.id)).required(missing),
 	form: oneOf(forms.map((form) => form.id)),
 	importance: oneOf(['must', 'want', 'spare']),
-	span: oneOf(['page', 'spread']),
-	side: oneOf(['left', 'right']),
-	size: size(),
-	pin,
-	facing: words(100),
-	weeks: weeks.optional(),
-	filler: flag(),
 	title: words(200),
-	titleStyle: oneOf(['lettered', 'written']),
-	cell: size(),
-	gap: whole(0, 50),
-	across: whole(1, 100),
-	split: whole(1, 6),
-	items: list(item, 0, 200),
 	text: words(20_000),
-	lineHeight: whole(1, 20),
-	letter: whole(1, 60),
-	header: whole(0, 10),
+	note: words(1000),
+	items: list(item, 0, 200),
 	columns: list(
 		record({
 			name: words(100).min(1, missing).required(missing),
@@ -91,21 +104,16 @@ export const wishSchema = record({
 		0,
 		30
 	),
-	tables: whole(1, 10),
-	entries: whole(1, 2000),
 	parts: list(words(100).min(1, missing).required(missing), 0, 30),
-	levels: list(words(60).min(1, missing).required(missing), 4, 6),
-	shape: oneOf(['square', 'hexagon', 'over-fold']),
-	from: whole(0, 23),
-	hours: whole(1, 24),
+	levels: list(words(60).min(1, missing).required(missing), 0, 6),
 	goals: list(goal, 0, 100),
-	week: whole(1, 6),
-	folded: list(whole(1, 31).required(missing), 0, 31),
-	frame: whole(0, 50),
-	shift: whole(0, 20),
 	events: list(event, 0, 2000),
-	overflow: flag(),
-	note: words(1000),
-	marking: oneOf(['fill', 'circle', 'cross', 'leave', 'fill-and-cross']),
-	showGoals: flag()
+	rules: rulesSchema.optional(),
+	span: oneOf(['page', 'spread']),
+	side: oneOf(['left', 'right']),
+	size: size(),
+	pin,
+	facing: words(100),
+	weeks: weeks.optional(),
+	filler: flag()
 }).required(missing);

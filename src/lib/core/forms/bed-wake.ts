@@ -1,3 +1,4 @@
+import { titleStyle, firstHour, hoursShown } from './common-rules';
 import { grid, move, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
@@ -18,16 +19,17 @@ const wakeFrom = 4;
 export const bedWake = pageForm({
 	id: 'bed-wake',
 	name: 'Bedtime and waking',
-	fields: ['title', 'titleStyle', 'from', 'hours'],
+	content: ['title'],
+	rules: [titleStyle, firstHour, hoursShown],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;
 		const count =
-			setting.wish.hours ?? Math.min(usualHours, Math.floor(there.w / 2) - dayLabelWidth);
-		if (count < 4 && setting.wish.hours === undefined) return [];
+			hoursShown.of(setting) ?? Math.min(usualHours, Math.floor(there.w / 2) - dayLabelWidth);
+		if (count < 4 && hoursShown.of(setting) === undefined) return [];
 		const one = dayLabelWidth + count;
 		const size = { w: 2 * one, h: top + header + days };
-		const start = setting.wish.from ?? bedFrom;
+		const start = firstHour.of(setting) ?? bedFrom;
 		return [
 			{
 				size,

@@ -6,7 +6,8 @@ export const blank: Form = {
 	name: 'Blank',
 	spans: ['page', 'spread'],
 	wholePage: true,
-	fields: [],
+	content: [],
+	rules: [],
 	layouts: (_, room) => {
 		const [first, ...others] = room.span === 'page' ? [room] : [room.left, room.right];
 		const sizes = [first, ...others];

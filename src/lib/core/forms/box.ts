@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { frame } from '../draw';
 import { pageSize, ranked, type Form, type Layout } from './form';
 import { titleMarks, titleRows } from './title-band';
@@ -13,7 +14,8 @@ export const box: Form = {
 	id: 'box',
 	name: 'Open box',
 	spans: ['page'],
-	fields: ['title', 'titleStyle'],
+	content: ['title'],
+	rules: [titleStyle],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const top = titleRows(setting);

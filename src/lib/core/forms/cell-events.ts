@@ -4,12 +4,12 @@ import { cellOf } from '../month';
 import type { Rect } from '../paper';
 import type { CalendarPart } from './calendar-cells';
 import type { Setting } from './form';
-import type { PlannedEvent } from './wish';
+import type { PlannedEvent } from './content';
 
 /** Events of the month, by day, in order. */
-function eventsByDay({ wish, month }: Setting): Map<number, PlannedEvent[]> {
+function eventsByDay({ content, month }: Setting): Map<number, PlannedEvent[]> {
 	const days = new Map<number, PlannedEvent[]>();
-	for (const event of wish.events ?? []) {
+	for (const event of content.events ?? []) {
 		if (event.day > month.days) continue;
 		days.set(event.day, [...(days.get(event.day) ?? []), event]);
 	}

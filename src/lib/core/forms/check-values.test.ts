@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { firstOf } from '../../../../tests/support/first-of';
+import { settingWith, type Told } from '../../../../tests/support/told';
 import { defaultHand } from '../hand';
 import { monthShape, type WeekStart, type YearMonth } from '../month';
 import {
@@ -8,7 +9,6 @@ import {
 	type Form,
 	hexagonColour,
 	hexagonField,
-	type FormParameters,
 	type Layout,
 	type Room,
 	type Setting
@@ -23,7 +23,7 @@ const june: YearMonth = { year: 2027, month: 6 };
 
 function answer(
 	id: string,
-	wish: FormParameters,
+	wish: Told,
 	room: Room,
 	month = may,
 	weekStart: WeekStart = 'monday'
@@ -37,16 +37,8 @@ function formOf(id: string): Form {
 	return form;
 }
 
-const settingOf = (
-	wish: FormParameters,
-	month = may,
-	weekStart: WeekStart = 'monday'
-): Setting => ({
-	month: monthShape(month, weekStart),
-	hand: defaultHand,
-	locale: 'en',
-	wish
-});
+const settingOf = (wish: Told, month = may, weekStart: WeekStart = 'monday'): Setting =>
+	settingWith(wish, { month: monthShape(month, weekStart) });
 
 function best(...args: Parameters<typeof answer>) {
 	const found = answer(...args);
@@ -56,7 +48,7 @@ function best(...args: Parameters<typeof answer>) {
 }
 
 /** What a form lacks in a room where it has no layout. */
-function lacking(id: string, wish: FormParameters, room: Room) {
+function lacking(id: string, wish: Told, room: Room) {
 	expect(answer(id, wish, room)).toEqual([]);
 	return misfitOf(formOf(id), settingOf(wish), room).lacking;
 }
@@ -176,7 +168,7 @@ describe('habits', () => {
 	});
 
 	test('notes below say how it is marked, what counts as done and what belongs together', () => {
-		const wish: FormParameters = {
+		const wish: Told = {
 			items: [
 				{ name: 'Walk', group: 'health', goal: 20 },
 				{ name: 'Oven', group: 'home' },
@@ -337,7 +329,7 @@ describe('events', () => {
 	];
 
 	test('stand below their date; what finds no row is named, and goes to the side on request', () => {
-		const textsOf = (wish: FormParameters) => {
+		const textsOf = (wish: Told) => {
 			const found = answer('month-grid', { cell: { w: 6, h: 3 }, events, ...wish }, spread(28, 28));
 			const layout = firstOf(found);
 			return {
@@ -364,9 +356,9 @@ describe('events', () => {
 });
 
 describe('the measured hand', () => {
-	const drawnBy = (id: string, wish: FormParameters, hand: Partial<typeof defaultHand>) => {
+	const drawnBy = (id: string, wish: Told, hand: Partial<typeof defaultHand>) => {
 		const month = monthShape(may, 'monday');
-		const setting: Setting = { month, hand: { ...defaultHand, ...hand }, locale: 'en', wish };
+		const setting = settingWith(wish, { month, hand: { ...defaultHand, ...hand } });
 		const found = formById(id)?.layouts(setting, page(28, 40));
 		return firstOf(found);
 	};
@@ -390,10 +382,10 @@ describe('the measured hand', () => {
 
 	test('large figures prefer cells of two squares, and say what one square costs', () => {
 		const large = { figuresPerSquare: 1 };
-		expect(drawnBy('mini-calendar', { cell: { w: 1, h: 1 } }, large).why.at(-1)).toBe(
+		expect(drawnBy('mini-calendar', { cell: 1 }, large).why.at(-1)).toBe(
 			'two figures take 2 squares in your hand: write the dates smaller'
 		);
-		expect(drawnBy('mini-calendar', { cell: { w: 2, h: 2 } }, large).why).toHaveLength(2);
-		expect(drawnBy('mini-calendar', { cell: { w: 1, h: 1 } }, {}).why).toHaveLength(2);
+		expect(drawnBy('mini-calendar', { cell: 2 }, large).why).toHaveLength(2);
+		expect(drawnBy('mini-calendar', { cell: 1 }, {}).why).toHaveLength(2);
 	});
 });

@@ -1,3 +1,4 @@
+import { squareCell } from './common-rules';
 import { frame, move, text, type Mark, type TintMark } from '../draw';
 import { fitLettering, leastCapital, letters, type Lettering } from '../hand';
 import { monthName } from '../month';
@@ -30,14 +31,15 @@ export const cover: Form = {
 	name: 'Cover',
 	spans: ['page', 'spread'],
 	wholePage: true,
-	fields: ['title', 'square'],
+	content: ['title'],
+	rules: [squareCell],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const least = leastSize(setting);
 		if (there.w < least.w || there.h < least.h) return [];
 		const large = miniMonthSize(setting, 2, false);
 		const c =
-			setting.wish.cell?.w ??
+			squareCell.of(setting) ??
 			(large.w <= there.w && 3 * (titleBand + gap + large.h) <= 2 * there.h ? 2 : 1);
 		const mini = miniMonthSize(setting, c, false);
 		const needed = { w: mini.w, h: titleBand + leastArt + gap + mini.h };
@@ -84,7 +86,7 @@ export const cover: Form = {
 };
 
 function wordOf(setting: Setting): string {
-	return (setting.wish.title ?? monthName(setting.locale, setting.month)).toLocaleUpperCase(
+	return (setting.content.title ?? monthName(setting.locale, setting.month)).toLocaleUpperCase(
 		setting.locale
 	);
 }

@@ -1,17 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { firstOf } from '../../../../tests/support/first-of';
+import { settingWith, type Told } from '../../../../tests/support/told';
 import { anyHand, anyMonth, anyWeekStart } from '../../../../tests/support/arbitraries';
-import { defaultHand } from '../hand';
 import { monthShape } from '../month';
 import { contains } from '../paper';
-import { formById, forms, misfitOf, type FormParameters, type Room, type Setting } from '.';
+import { formById, forms, misfitOf, type Room } from '.';
 
 const page: Room = { span: 'page', w: 40, h: 60 };
 const spread: Room = { span: 'spread', left: { w: 28, h: 60 }, right: { w: 28, h: 60 }, gutter: 2 };
 
 /** Forms that show every day of the month, and how many times each date stands on the page. */
-const dated: readonly [id: string, room: Room, wish: FormParameters, times: number][] = [
+const dated: readonly [id: string, room: Room, wish: Told, times: number][] = [
 	['month-grid', page, {}, 1],
 	['month-grid', spread, {}, 1],
 	['six-column-grid', page, {}, 1],
@@ -37,7 +37,7 @@ describe.each(dated)('%s', (id, room, wish, times) => {
 		fc.assert(
 			fc.property(anyMonth, anyWeekStart, anyHand, (month, start, hand) => {
 				const shape = monthShape(month, start);
-				const setting: Setting = { month: shape, hand, locale: 'en', wish };
+				const setting = settingWith(wish, { month: shape, hand });
 				const answer = formById(id)?.layouts(setting, room);
 				const counts = new Map<number, number>();
 				for (const mark of firstOf(answer).marks().flat())
@@ -60,12 +60,7 @@ test('a table rules as many rows as it says it holds', () => {
 			rows,
 			fc.option(fc.integer({ min: 1, max: 90 }), { nil: undefined }),
 			(h, entries) => {
-				const setting: Setting = {
-					month: monthShape({ year: 2027, month: 5 }, 'monday'),
-					hand: defaultHand,
-					locale: 'en',
-					wish: { columns: [{ name: 'Item', width: 12 }], entries }
-				};
+				const setting = settingWith({ columns: [{ name: 'Item', width: 12 }], entries });
 				const answer = formById('table')?.layouts(setting, { span: 'page', w: 28, h });
 				for (const layout of answer ?? []) {
 					const { capacity = 0, abreast = 0, header = 0 } = layout.facts;
@@ -83,7 +78,7 @@ test('a table rules as many rows as it says it holds', () => {
 
 describe.each(forms.map((form) => [form.id, form] as const))('%s bears odd input', (_, form) => {
 	const long = 'Concertina practice '.repeat(15);
-	const wishes: FormParameters[] = [
+	const wishes: Told[] = [
 		{ title: long, items: [{ name: long }], columns: [{ name: long }], text: long, parts: [long] },
 		{
 			title: '🎶👩‍🔧',
@@ -109,7 +104,7 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s bears odd input
 			]) {
 				if (!form.spans.includes(room.span)) continue;
 				const month = monthShape({ year: 2027, month: 2 }, 'monday');
-				const setting: Setting = { month, hand: defaultHand, locale: 'en', wish };
+				const setting = settingWith(wish, { month });
 				const [layout] = form.layouts(setting, room);
 				if (!layout) {
 					expect(misfitOf(form, setting, room).reason).toMatch(/\d|any size/);

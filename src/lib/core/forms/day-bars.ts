@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
@@ -15,7 +16,8 @@ const leastText = 6;
 export const dayBars = pageForm({
 	id: 'day-bars',
 	name: 'A bar a day',
-	fields: ['title', 'titleStyle'],
+	content: ['title'],
+	rules: [titleStyle],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

@@ -1,3 +1,5 @@
+import { choiceRule } from './rule';
+import { titleStyle, squareCell } from './common-rules';
 import { grid, text, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { pageForm, type PageLayout, type Setting } from './form';
@@ -9,8 +11,18 @@ import { titleMarks, titleRows } from './title-band';
 
 const gap = 1;
 
-function isHexagon({ wish }: Setting): boolean {
-	return wish.shape === 'hexagon';
+const shape = choiceRule({
+	name: 'shape',
+	label: 'Shape',
+	options: [
+		['square', 'squares'],
+		['hexagon', 'hexagons']
+	],
+	usual: 'square'
+});
+
+function isHexagon(setting: Setting): boolean {
+	return shape.of(setting) === 'hexagon';
 }
 
 /**
@@ -20,13 +32,11 @@ function isHexagon({ wish }: Setting): boolean {
 export const dayCells = pageForm({
 	id: 'day-cells',
 	name: 'A cell a day',
-	fields: ['title', 'titleStyle', 'shape', 'square', 'levels'],
+	content: ['title', 'levels'],
+	rules: [titleStyle, shape, squareCell],
 	layouts: (setting, there) => {
-		const sizes = setting.wish.cell
-			? [setting.wish.cell.w]
-			: isHexagon(setting)
-				? [4]
-				: [4, 3, 2, 1];
+		const wanted = squareCell.of(setting);
+		const sizes = wanted ? [wanted] : isHexagon(setting) ? [4] : [4, 3, 2, 1];
 		return sizes.flatMap((s) => {
 			const found = isHexagon(setting)
 				? hexagons(setting, there, s)

@@ -1,3 +1,4 @@
+import { titleStyle, lineHeight } from './common-rules';
 import { line, type Mark } from '../draw';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
@@ -16,16 +17,17 @@ export const dayLines: Form = {
 	id: 'day-lines',
 	name: 'A line a day',
 	spans: ['page', 'spread'],
-	fields: ['title', 'titleStyle', 'lineHeight'],
+	content: ['title'],
+	rules: [titleStyle, lineHeight],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const top = titleRows(setting);
 		const { days } = setting.month;
 		const left = room.span === 'page' ? days : Math.ceil(days / 2);
-		const { lineHeight } = setting.wish;
 		// A large hand is not given lines that it cannot write on unless they are asked for.
-		const heights = lineHeight
-			? [lineHeight]
+		const wanted = lineHeight.of(setting);
+		const heights = wanted
+			? [wanted]
 			: [...new Set([Math.max(2, setting.hand.lineHeight), setting.hand.lineHeight])];
 		const width = room.span === 'page' ? room.w : Math.min(room.left.w, room.right.w);
 		const layouts = heights.flatMap((height): Layout[] => {
@@ -65,7 +67,7 @@ export const dayLines: Form = {
 							: [
 									lines(setting, daysFrom(1, left), room.left.w, height),
 									lines(
-										{ ...setting, wish: { ...setting.wish, title: undefined } },
+										{ ...setting, content: { ...setting.content, title: undefined } },
 										daysFrom(left + 1, days),
 										room.right.w,
 										height,

@@ -2,7 +2,21 @@ import type { Mark } from '../draw';
 import type { Hand } from '../hand';
 import type { MonthShape } from '../month';
 import type { Size } from '../paper';
-import type { FormParameters, Span } from './wish';
+import type { Content, ContentName } from './content';
+import type { Rule, Rules } from './rule';
+
+/** Whether a block stays on one page or lies over two facing ones. */
+export type Span = 'page' | 'spread';
+
+/** Which week of the month a part of a weekly set is for, and which of the week's pages. */
+export interface WeekPart {
+	/** Row of the month's grid, from 1. */
+	readonly week: number;
+	/** From 1, where a week has several pages. */
+	readonly page: number;
+	/** Days of a neighbouring short week that this one takes in. */
+	readonly folded: readonly number[];
+}
 
 /** Squares offered to a form, or taken by it: on one page, or on both pages of a spread. */
 export type Room =
@@ -21,7 +35,10 @@ export interface Setting {
 	readonly hand: Hand;
 	/** Language of weekday and month names, a BCP 47 tag. */
 	readonly locale: string;
-	readonly wish: FormParameters;
+	readonly content: Content;
+	/** The form's own rules, as far as they are said. */
+	readonly rules: Rules;
+	readonly part?: WeekPart;
 }
 
 /** A form's numbers under plain names, in squares unless they count something. */
@@ -81,9 +98,6 @@ export interface Layout extends Option {
 	readonly marks: () => readonly (readonly Mark[])[];
 }
 
-/** A parameter that a form reads; `square` is a cell as wide as it is high. */
-export type FieldName = keyof FormParameters | 'square';
-
 /** How a page is ruled. Adding a form adds one file that makes one of these. */
 export interface Form {
 	readonly id: string;
@@ -91,8 +105,10 @@ export interface Form {
 	readonly spans: readonly Span[];
 	/** It takes the whole of a page, never a part. */
 	readonly wholePage?: boolean;
-	/** What a person may set, in the order in which it is asked for. */
-	readonly fields: readonly FieldName[];
+	/** What of a wish's content it has a place for. */
+	readonly content: readonly ContentName[];
+	/** What it can be told, in the order in which it is asked for. */
+	readonly rules: readonly Rule[];
 	/** All ways to rule it inside the room, the most comfortable first; that one is what is drawn there. */
 	readonly layouts: (setting: Setting, room: Room) => readonly Layout[];
 }
@@ -135,15 +151,17 @@ export function pageForm(spec: {
 	readonly id: string;
 	readonly name: string;
 	readonly wholePage?: boolean;
-	readonly fields: readonly FieldName[];
+	readonly content: readonly ContentName[];
+	readonly rules: readonly Rule[];
 	readonly layouts: (setting: Setting, there: Size) => readonly PageLayout[];
 }): Form {
-	const { id, name, wholePage, fields } = spec;
+	const { id, name, wholePage, content, rules } = spec;
 	return {
 		id,
 		name,
 		wholePage,
-		fields,
+		content,
+		rules,
 		spans: ['page'],
 		layouts: (setting, room) => {
 			const there = pageSize(room);

@@ -1,30 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { firstOf } from '../../../../tests/support/first-of';
-import { a5, anyPlan, anyMonth, anyWeekStart, small } from '../../../../tests/support/arbitraries';
+import {
+	a5,
+	anyContent,
+	anyHand,
+	anyLocale,
+	anyMonth,
+	anyWeekStart,
+	small
+} from '../../../../tests/support/arbitraries';
+import { anyRules, anyValue } from '../../../../tests/support/any-rules';
+import { settingWith, type Told } from '../../../../tests/support/told';
 import type { Mark } from '../draw';
 import { monthShape, cellOf, type YearMonth } from '../month';
-import { defaultHand } from '../hand';
 import { contains, type Notebook, type Size } from '../paper';
-import {
-	formById,
-	misfitOf,
-	forms,
-	type Form,
-	type FormParameters,
-	type Room,
-	type Setting
-} from '.';
+import { formById, misfitOf, forms, type Form, type Room, type Setting } from '.';
 
 const may: YearMonth = { year: 2027, month: 5 };
 
-function setting(wish: FormParameters, month = may): Setting {
-	return {
-		month: monthShape(month, 'monday'),
-		hand: defaultHand,
-		locale: 'en',
-		wish
-	};
+function setting(wish: Told, month = may): Setting {
+	return settingWith(wish, { month: monthShape(month, 'monday') });
 }
 
 function form(id: string): Form {
@@ -40,7 +36,7 @@ const spread = (left: Notebook | Size, right: Notebook | Size): Room => {
 	return { span: 'spread', left: size(left), right: size(right), gutter: 2 };
 };
 
-const factsOf = (id: string, wish: FormParameters, room: Room, month = may) =>
+const factsOf = (id: string, wish: Told, room: Room, month = may) =>
 	firstOf(form(id).layouts(setting(wish, month), room)).facts;
 
 // Check values: common practice.
@@ -93,9 +89,7 @@ describe('month grid', () => {
 describe('mini calendars', () => {
 	test('May 2027 from Monday: 7 × 8 with a title at 1 square a day, 14 × 15 at 2', () => {
 		const size = (c: number) =>
-			firstOf(
-				form('mini-calendar').layouts(setting({ title: 'May', cell: { w: c, h: c } }), page(28, 40))
-			).room;
+			firstOf(form('mini-calendar').layouts(setting({ title: 'May', cell: c }), page(28, 40))).room;
 		expect(size(1)).toEqual(page(7, 8));
 		expect(size(2)).toEqual(page(14, 15));
 	});
@@ -127,7 +121,7 @@ describe('mini calendars', () => {
 	});
 
 	test('at 2 squares a day one stands across 28', () => {
-		const wish = { items: items(2), cell: { w: 2, h: 2 } };
+		const wish = { items: items(2), cell: 2 };
 		expect(factsOf('mini-calendar-set', wish, page(28, 40)).across).toBe(1);
 		expect(factsOf('mini-calendar-set', wish, page(29, 40)).across).toBe(2);
 	});
@@ -177,14 +171,9 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 			form.spans.map((span) => (span === 'page' ? page(w, h) : spread({ w, h }, { w: other, h })))
 		);
 	const anySetting = fc
-		.tuple(anyPlan, anyMonth, anyWeekStart)
-		.map(([plan, month, start]): Setting => {
-			return {
-				month: monthShape(month, start),
-				hand: plan.hand,
-				locale: plan.locale,
-				wish: plan.wishes[0] ?? {}
-			};
+		.tuple(anyHand, anyMonth, anyWeekStart, anyContent, anyRules(form), anyLocale)
+		.map(([hand, month, start, content, rules, locale]): Setting => {
+			return { month: monthShape(month, start), hand, locale, content, rules };
 		});
 
 	test('every option fits the room and draws inside itself, ruled lines on dots', () => {
@@ -233,6 +222,39 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 			}),
 			{ numRuns: 100 }
 		);
+	});
+
+	test('each of its rules does something, and it reads no other', () => {
+		const read = new Set<string>();
+		const watched = (setting: Setting): Setting => ({
+			...setting,
+			rules: new Proxy(setting.rules, {
+				get: (rules, name) => {
+					if (typeof name === 'string') read.add(name);
+					return rules[String(name)];
+				}
+			})
+		});
+		const drawn = (setting: Setting, rooms: readonly Room[]) =>
+			JSON.stringify(
+				rooms.map((room) => {
+					const [layout] = form.layouts(watched(setting), room);
+					return layout && [layout.room, layout.facts, layout.marks()];
+				})
+			);
+		for (const rule of form.rules) {
+			const tried = fc.sample(fc.tuple(anySetting, anyRoom, anyValue(rule)), {
+				numRuns: 400,
+				seed: 5
+			});
+			const acts = tried.some(([setting, rooms, value]) => {
+				const without = { ...setting, rules: { ...setting.rules, [rule.name]: undefined } };
+				const told = { ...setting, rules: { ...setting.rules, [rule.name]: value } };
+				return drawn(without, rooms) !== drawn(told, rooms);
+			});
+			expect(acts, rule.name).toBe(true);
+		}
+		expect([...read].filter((name) => !form.rules.some((rule) => rule.name === name))).toEqual([]);
 	});
 
 	test('no two texts overlap', () => {

@@ -1,3 +1,5 @@
+import { choiceRule } from './rule';
+import { titleStyle, cellSize } from './common-rules';
 import { grid, text, type Mark } from '../draw';
 import { letters, lettersIn, textWidth } from '../hand';
 import { monthName, weekdayNames } from '../month';
@@ -9,39 +11,49 @@ const header = 1;
 const usualParts = ['Morning', 'Noon', 'Evening'];
 
 /** Row labels: the wish's items, or the days of a week. */
-function rowsOf({ wish, locale, month }: Setting): readonly string[] {
-	if (wish.items && wish.items.length > 0) return wish.items.map(({ name }) => name);
+function rowsOf({ content, locale, month }: Setting): readonly string[] {
+	if (content.items && content.items.length > 0) return content.items.map(({ name }) => name);
 	return weekdayNames(locale, month.weekStart, 'short');
 }
 
-/** Column labels: the wish's parts, the twelve months for `parts` of one empty name, or three meals. */
-function columnsOf({ wish, locale }: Setting): readonly string[] {
-	if (wish.parts?.length === 1 && wish.parts[0] === 'months')
+const acrossRule = choiceRule({
+	name: 'across',
+	label: 'Columns are',
+	options: [
+		['parts', 'the parts'],
+		['months', 'the twelve months']
+	],
+	usual: 'parts'
+});
+
+/** Column labels: the wish's parts, the twelve months, or the parts of a day. */
+function columnsOf(setting: Setting): readonly string[] {
+	const { content, locale } = setting;
+	if (acrossRule.of(setting) === 'months')
 		return Array.from({ length: 12 }, (_, index) =>
 			monthName(locale, { year: 2023, month: index + 1 }, 'narrow')
 		);
-	return wish.parts && wish.parts.length > 0 ? wish.parts : usualParts;
+	return content.parts && content.parts.length > 0 ? content.parts : usualParts;
 }
 
 /**
- * Row labels × column labels, such as meals of a week or chores by the twelve months (`parts` is then
- * ["months"]): label column as wide as the longest row label, header 1, cells as large as they go, up to
+ * Row labels × column labels, such as meals of a week or chores by the twelve months: label column as wide as the longest row label, header 1, cells as large as they go, up to
  * 9 × 4. (Common practice.)
  */
 export const gridTable = pageForm({
 	id: 'grid-table',
 	name: 'Rows by columns',
-	fields: ['title', 'titleStyle', 'items', 'parts', 'cell'],
+	content: ['title', 'items', 'parts'],
+	rules: [titleStyle, acrossRule, cellSize],
 	layouts: (setting, there) => {
 		const rows = rowsOf(setting);
 		const columns = columnsOf(setting);
 		const top = titleRows(setting);
 		const label = labelWidth(setting);
-		const wide =
-			setting.wish.cell?.w ?? Math.min(9, Math.floor((there.w - label) / columns.length));
-		const most =
-			setting.wish.cell?.h ?? Math.min(4, Math.floor((there.h - top - header) / rows.length));
-		const heights = setting.wish.cell ? [most] : [most, 2, 1].filter((h) => h <= most);
+		const asked = cellSize.of(setting);
+		const wide = asked?.w ?? Math.min(9, Math.floor((there.w - label) / columns.length));
+		const most = asked?.h ?? Math.min(4, Math.floor((there.h - top - header) / rows.length));
+		const heights = asked ? [most] : [most, 2, 1].filter((h) => h <= most);
 		if (wide < 1) return [];
 		return [...new Set(heights)]
 			.filter((h) => h >= 1)

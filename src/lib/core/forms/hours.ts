@@ -1,3 +1,4 @@
+import { titleStyle, firstHour, hoursShown } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
@@ -17,13 +18,15 @@ const leastHours = 8;
 export const hours = pageForm({
 	id: 'hours',
 	name: 'Hours of each day',
-	fields: ['title', 'titleStyle', 'from', 'hours'],
+	content: ['title'],
+	rules: [titleStyle, firstHour, hoursShown],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;
 		const most = there.w - dayLabelWidth - total;
-		const count = setting.wish.hours ?? Math.min(24, most);
-		if (count < (setting.wish.hours ? 1 : leastHours)) return [];
+		const wanted = hoursShown.of(setting);
+		const count = wanted ?? Math.min(24, most);
+		if (count < (wanted ? 1 : leastHours)) return [];
 		const each = Math.max(1, Math.min(2, Math.floor(most / count)));
 		return [...new Set([each, 1])].map((wide) => {
 			const size = { w: dayLabelWidth + count * wide + total, h: top + header + days };
@@ -51,7 +54,7 @@ export const hours = pageForm({
 
 function chart(setting: Setting, top: number, count: number, wide: number): Mark[] {
 	const { days } = setting.month;
-	const start = setting.wish.from ?? usualStart;
+	const start = firstHour.of(setting) ?? usualStart;
 	const y = top + header;
 	const end = dayLabelWidth + count * wide;
 	return [

@@ -35,7 +35,9 @@ import { weekdayRows } from './weekday-rows';
 
 export * from './form';
 export * from './misfit';
-export * from './wish';
+export * from './content';
+export * from './rule';
+export { titleStyle } from './common-rules';
 export { hexagonAt, hexagonColour, hexagonField } from './hexagon';
 
 /** Every way a page can be ruled. */

@@ -22,8 +22,8 @@ export interface Key extends Size {
 }
 
 /** Names of a key, 4 to 6: those of the wish, or usual ones. */
-export function levelsOf({ wish }: Setting): readonly string[] {
-	const names = wish.levels ?? usual;
+export function levelsOf({ content }: Setting): readonly string[] {
+	const names = content.levels ?? usual;
 	return names.length >= 4 ? names.slice(0, 6) : usual;
 }
 

@@ -1,21 +1,26 @@
+import { flagRule } from './rule';
 import { letters, textWidth } from '../hand';
 import type { Setting } from './form';
-import type { Item } from './wish';
+import type { Item } from './content';
 
 /** Names of habits where a wish has none yet. */
 const samples: readonly Item[] = [{ name: 'First' }, { name: 'Second' }, { name: 'Third' }];
+
+/** Whether goals stand beside the names. */
+export const showGoals = flagRule({ name: 'showGoals', label: 'goals beside the names' });
 
 /**
  * A wish's items, or a few samples: those of one group together, in the order in which the groups first
  * come, with the goal beside the name where that is asked for.
  */
-export function itemsOf({ wish }: Setting): readonly Item[] {
-	const items = wish.items && wish.items.length > 0 ? wish.items : samples;
+export function itemsOf(setting: Setting): readonly Item[] {
+	const { items: own } = setting.content;
+	const items = own && own.length > 0 ? own : samples;
 	const groups = [...new Set(items.map(({ group }) => group))];
 	return groups
 		.flatMap((group) => items.filter((item) => item.group === group))
 		.map((item) =>
-			wish.showGoals && item.goal ? { ...item, name: `${item.name} ${item.goal}×` } : item
+			showGoals.of(setting) && item.goal ? { ...item, name: `${item.name} ${item.goal}×` } : item
 		);
 }
 

@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { grid, line, move, text, type Mark } from '../draw';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayRow } from './day-labels';
@@ -16,7 +17,8 @@ export const matrixDaysAcross: Form = {
 	id: 'matrix-days-across',
 	name: 'Habits down, days across',
 	spans: ['page', 'spread'],
-	fields: ['title', 'titleStyle', 'items'],
+	content: ['title', 'items'],
+	rules: [titleStyle],
 	layouts: (setting, room) => {
 		const top = titleRows(setting);
 		const rows = itemsOf(setting).length;

@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { grid, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
@@ -13,7 +14,8 @@ import { titleMarks, titleRows } from './title-band';
 export const matrixDaysDown = pageForm({
 	id: 'matrix-days-down',
 	name: 'Days down, habits across',
-	fields: ['title', 'titleStyle', 'items'],
+	content: ['title', 'items'],
+	rules: [titleStyle],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

@@ -1,3 +1,4 @@
+import { titleStyle, sideBySide, gapBetween, squareCell } from './common-rules';
 import { move, type Mark } from '../draw';
 import { squares, type Size } from '../paper';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
@@ -22,16 +23,16 @@ interface Arrangement {
 }
 
 function arrange(setting: Setting, there: Size, c: number, across: number, fill: boolean) {
-	const { wish } = setting;
+	const wanted = gapBetween.of(setting);
 	const one = miniMonthSize(setting, c, true);
 	const count = itemsOf(setting).length;
 	const down = Math.ceil(count / across);
 	const top = titleRows(setting);
-	const least = wish.gap ?? 1;
-	const gapAcross = fill && wish.gap === undefined ? widened(there.w, across, one.w, least) : least;
+	const least = wanted ?? 1;
+	const gapAcross = fill && wanted === undefined ? widened(there.w, across, one.w, least) : least;
 	// Downward the gaps follow those across, as far as the height allows.
 	const gapDown =
-		fill && wish.gap === undefined
+		fill && wanted === undefined
 			? Math.min(gapAcross, widened(there.h - top, down, one.h, least))
 			: least;
 	const size = {
@@ -104,15 +105,17 @@ export const miniCalendarSet: Form = {
 	id: 'mini-calendar-set',
 	name: 'Set of mini calendars',
 	spans: ['page'],
-	fields: ['title', 'titleStyle', 'items', 'across', 'gap', 'square'],
+	content: ['title', 'items'],
+	rules: [titleStyle, sideBySide, gapBetween, squareCell],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const count = itemsOf(setting).length;
-		const c = setting.wish.cell?.w ?? 1;
-		const wanted = setting.wish.across;
+		const c = squareCell.of(setting) ?? 1;
+		const wanted = sideBySide.of(setting);
+		const gap = gapBetween.of(setting) ?? 1;
 		const arrangements: Arrangement[] = [];
 		for (
-			let across = Math.min(count, Math.floor((there.w + 1) / (7 * c + 1)));
+			let across = Math.min(count, Math.floor((there.w + gap) / (7 * c + gap)));
 			across >= 1;
 			across--
 		) {

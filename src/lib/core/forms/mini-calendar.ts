@@ -1,3 +1,4 @@
+import { squareCell } from './common-rules';
 import { ranked, pageSize, type Form, type Layout } from './form';
 import { miniMonthMarks, miniMonthSize } from './mini-month';
 
@@ -10,12 +11,14 @@ export const miniCalendar: Form = {
 	id: 'mini-calendar',
 	name: 'Mini calendar',
 	spans: ['page'],
-	fields: ['title', 'square'],
+	content: ['title'],
+	rules: [squareCell],
 	layouts: (setting, room) => {
-		const { month, wish } = setting;
+		const { month, content } = setting;
+		const wanted = squareCell.of(setting);
 		const there = pageSize(room);
-		const titled = Boolean(wish.title);
-		const sizes = wish.cell ? [wish.cell.w] : [2, 1];
+		const titled = Boolean(content.title);
+		const sizes = wanted ? [wanted] : [2, 1];
 		const layouts = sizes.flatMap((c): Layout[] => {
 			const size = miniMonthSize(setting, c, titled);
 			if (size.w > there.w || size.h > there.h) return [];
@@ -36,7 +39,7 @@ export const miniCalendar: Form = {
 						`7 × ${c} = ${size.w} across`,
 						`${titled ? 'title 1 + ' : ''}(weekdays 1 + ${month.weeks} weeks) × ${c} = ${size.h} down`
 					],
-					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, wish.title || undefined)]
+					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, content.title || undefined)]
 				}
 			];
 		});

@@ -3,7 +3,7 @@ import { letters, lettersIn, textWidth } from '../hand';
 import type { Dot, Size } from '../paper';
 import { dateMarks, weekdayMarks, type CalendarPart } from './calendar-cells';
 import type { Setting } from './form';
-import type { Item } from './wish';
+import type { Item } from './content';
 
 /** Size of a mini calendar with cells of c squares: 7c × (weeks + 1)c, + 1 for a title line. */
 export function miniMonthSize({ month }: Setting, c: number, titled: boolean): Size {

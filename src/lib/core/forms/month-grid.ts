@@ -1,3 +1,5 @@
+import { flagRule, numberRule } from './rule';
+import { titleStyle, cellSize } from './common-rules';
 import { grid, line, move, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { eventMarks, eventSums, sideColumnMarks, unfitEvents } from './cell-events';
@@ -6,6 +8,18 @@ import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting
 import { titleMarks, titleRows } from './title-band';
 
 const header = 1;
+const splitRule = numberRule({
+	name: 'split',
+	label: 'Columns left of the fold',
+	least: 1,
+	most: 6,
+	more: true,
+	chosen: ({ split }) => split?.[0]
+});
+const overflow = flagRule({
+	name: 'overflow',
+	label: 'what finds no room in its cell stands beside the grid'
+});
 const columns = 7;
 /** Narrowest side column that words fit into, the square beside the grid included. */
 const leastSide = 5;
@@ -13,14 +27,10 @@ const leastSide = 5;
 const leastCell = 3;
 
 /** Heights to offer: square cells, or as high as there is room, and lower ones that still bear a word. */
-function cellHeights(
-	{ wish, month }: Setting,
-	width: number,
-	height: number,
-	top: number
-): number[] {
-	if (wish.cell) return [wish.cell.h];
-	const most = Math.min(Math.floor((height - top - header) / month.weeks), width);
+function cellHeights(setting: Setting, width: number, height: number, top: number): number[] {
+	const asked = cellSize.of(setting);
+	if (asked) return [asked.h];
+	const most = Math.min(Math.floor((height - top - header) / setting.month.weeks), width);
 	const lower = [1, 2, 3].map((less) => most - less).filter((cell) => cell >= leastCell);
 	return [most, ...lower];
 }
@@ -38,7 +48,7 @@ function comfortOf(setting: Setting, cell: Size): number {
 
 /** Events that found no row stand in the outer side column of the right page, if that is asked for. */
 function sideMarks(setting: Setting, part: CalendarPart, over: number, down: number): Mark[] {
-	if (!setting.wish.overflow || over < leastSide) return [];
+	if (!overflow.of(setting) || over < leastSide) return [];
 	const x = part.columns * part.cell.w + 1;
 	const y = part.origin.y + header;
 	return sideColumnMarks(setting, part.cell.h, { x, y, w: over - 1, h: down - y });
@@ -50,9 +60,8 @@ function sums({ month }: Setting, cell: Size, top: number): string {
 }
 
 function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
-	const { wish } = setting;
 	const top = titleRows(setting);
-	const width = wish.cell?.w ?? Math.floor(room.w / columns);
+	const width = cellSize.of(setting)?.w ?? Math.floor(room.w / columns);
 	return cellHeights(setting, width, room.h, top).flatMap((height) =>
 		pageLayout(setting, room, top, { w: width, h: height })
 	);
@@ -94,7 +103,8 @@ function pageLayout(
 }
 
 function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
-	const { split, cell } = setting.wish;
+	const split = splitRule.of(setting);
+	const cell = cellSize.of(setting);
 	// Splits that leave the cells narrower than another one are taken only when they are asked for.
 	const splits = split === undefined ? [4, 5, 3, 6, 2, 1] : [split];
 	const widths = splits.map((left) => ({ left, width: cell?.w ?? widthOf(room, left) }));
@@ -198,7 +208,8 @@ export const monthGrid: Form = {
 	id: 'month-grid',
 	name: 'Month grid',
 	spans: ['spread', 'page'],
-	fields: ['title', 'titleStyle', 'cell', 'split', 'events', 'overflow'],
+	content: ['title', 'events'],
+	rules: [titleStyle, cellSize, splitRule, overflow],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
 		return ranked(layouts);

@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { line, text, type Mark } from '../draw';
 import { dayEventLine } from './cell-events';
 import { pageForm, type Setting } from './form';
@@ -16,7 +17,8 @@ const leastText = 4;
 export const monthList = pageForm({
 	id: 'month-list',
 	name: 'Month list',
-	fields: ['title', 'titleStyle', 'parts', 'events'],
+	content: ['title', 'parts', 'events'],
+	rules: [titleStyle],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;
@@ -53,8 +55,8 @@ export const monthList = pageForm({
 	}
 });
 
-function sides({ wish }: Setting): readonly string[] {
-	return wish.parts ?? [''];
+function sides({ content }: Setting): readonly string[] {
+	return content.parts ?? [''];
 }
 
 function width(setting: Setting): number {

@@ -1,29 +1,45 @@
 import { line, text, type Mark } from '../draw';
 import { breakLines, lettersIn, wordsOf } from '../hand';
 import { ranked, type Form, type Layout, type Room, type Setting } from './form';
-import type { Marking } from './wish';
+import { showGoals } from './labels';
+import { openChoice } from './rule';
+
+/** How a tracker is marked: what stands for done, and what for missed. */
+const marking = openChoice({
+	name: 'marking',
+	label: 'Marked by',
+	options: [
+		['fill', 'filling what was done'],
+		['circle', 'circling the date'],
+		['cross', 'crossing what was missed'],
+		['leave', 'leaving it empty'],
+		['fill-and-cross', 'filling and crossing']
+	]
+});
 
 /** What marks on a tracker mean, in words for the page. */
-const markingWords: Record<Marking, string> = {
+const markingWords = {
 	fill: 'filled: done',
 	circle: 'date circled: done',
 	cross: 'crossed: missed',
 	leave: 'left empty: missed',
 	'fill-and-cross': 'filled: done, crossed: missed'
-};
+} as const;
 
 const mostLines = 8;
 /** Notes below a narrow tracker may be wider than it, up to this width. */
 const usualWidth = 16;
 
 /** What stands below a tracker: how it is marked, what counts as done, which habits belong together. */
-function notesOf({ wish }: Setting): string[] {
+function notesOf(setting: Setting): string[] {
+	const { items, note } = setting.content;
+	const meaning = marking.of(setting);
 	const groups = new Map<string, string[]>();
-	for (const { group, short, name } of wish.items ?? [])
+	for (const { group, short, name } of items ?? [])
 		if (group) groups.set(group, [...(groups.get(group) ?? []), short ?? name]);
 	return [
-		...(wish.marking ? [markingWords[wish.marking]] : []),
-		...(wish.note ? [wish.note] : []),
+		...(meaning ? [markingWords[meaning]] : []),
+		...(note ? [note] : []),
 		...[...groups].map(([group, names]) => `${group}: ${names.join(', ')}`)
 	];
 }
@@ -62,7 +78,8 @@ function firstPart(room: Room): { w: number; h: number } {
 export function withNotes(form: Form): Form {
 	return {
 		...form,
-		fields: [...form.fields, 'note', 'marking', 'showGoals'],
+		content: [...form.content, 'note'],
+		rules: [...form.rules, marking, showGoals],
 		layouts: (setting, room) => {
 			if (notesOf(setting).length === 0) return form.layouts(setting, room);
 			const layouts: Layout[] = [];

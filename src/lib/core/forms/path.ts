@@ -1,10 +1,11 @@
+import { titleStyle, entries, squareCell } from './common-rules';
 import { frame, text, type Mark } from '../draw';
 import { cellDiscomfort, pageForm, type Setting } from './form';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
-function countOf({ wish, month }: Setting): number {
-	return Math.min(200, wish.entries ?? month.days);
+function countOf(setting: Setting): number {
+	return Math.min(200, entries.of(setting) ?? setting.month.days);
 }
 
 /**
@@ -14,11 +15,13 @@ function countOf({ wish, month }: Setting): number {
 export const path = pageForm({
 	id: 'path',
 	name: 'Path of steps',
-	fields: ['title', 'titleStyle', 'entries', 'square'],
+	content: ['title'],
+	rules: [titleStyle, entries, squareCell],
 	layouts: (setting, there) => {
 		const count = countOf(setting);
 		const top = titleRows(setting);
-		const sizes = setting.wish.cell ? [setting.wish.cell.w] : [4, 3, 2];
+		const wanted = squareCell.of(setting);
+		const sizes = wanted ? [wanted] : [4, 3, 2];
 		return sizes.flatMap((s) => {
 			const across = Math.min(count, Math.floor(there.w / s));
 			if (across < 1) return [];

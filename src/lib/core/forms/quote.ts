@@ -1,3 +1,4 @@
+import { lineHeight } from './common-rules';
 import { text, type Mark } from '../draw';
 import { largestQuote, quoteIn, quoteSize, wordsOf, type FittedQuote } from '../hand';
 import type { Size } from '../paper';
@@ -6,8 +7,8 @@ import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 /** Words shown until a person has chosen some. */
 const sample = 'Words for this month';
 
-function wordsIn({ wish }: Setting): string {
-	return wordsOf(wish.text ?? '').length > 0 ? (wish.text ?? sample) : sample;
+function wordsIn({ content }: Setting): string {
+	return wordsOf(content.text ?? '').length > 0 ? (content.text ?? sample) : sample;
 }
 
 function toLayout(setting: Setting, size: Size, fitted: FittedQuote, discomfort: number): Layout {
@@ -39,16 +40,18 @@ export const quote: Form = {
 	id: 'quote',
 	name: 'Quote',
 	spans: ['page'],
-	fields: ['text', 'lineHeight'],
+	content: ['text'],
+	rules: [lineHeight],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const words = wordsIn(setting);
-		const { hand, wish } = setting;
-		const least = wish.lineHeight ?? hand.lineHeight;
+		const { hand } = setting;
+		const wanted = lineHeight.of(setting);
+		const least = wanted ?? hand.lineHeight;
 		const fitting = (size: Size) =>
-			wish.lineHeight === undefined
+			wanted === undefined
 				? largestQuote(words, size.w, size.h, hand)
-				: quoteIn(words, size.w, size.h, hand, wish.lineHeight);
+				: quoteIn(words, size.w, size.h, hand, wanted);
 		const layouts: Layout[] = [];
 		const large = fitting(there);
 		// A hand of twice the usual size is read across a room; below that it is a note.

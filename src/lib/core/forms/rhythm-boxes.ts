@@ -1,10 +1,11 @@
+import { titleStyle } from './common-rules';
 import { grid, text, type Mark } from '../draw';
 import { cellOf } from '../month';
 import { pageForm, type Setting } from './form';
 import { itemsOf, labelsOf } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
-import type { Item } from './wish';
+import type { Item } from './content';
 
 /** Days of the month in each row of its grid. */
 function daysByWeek({ month }: Setting): number[] {
@@ -49,7 +50,8 @@ function rowWidth(groups: readonly number[]): number {
 export const rhythmBoxes = pageForm({
 	id: 'rhythm-boxes',
 	name: 'Boxes by rhythm',
-	fields: ['title', 'titleStyle', 'items'],
+	content: ['title', 'items'],
+	rules: [titleStyle],
 	layouts: (setting, there) => {
 		const items = itemsOf(setting);
 		const top = titleRows(setting);

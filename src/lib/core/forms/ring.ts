@@ -1,3 +1,4 @@
+import { titleStyle, squareCell } from './common-rules';
 import { frame, text, type Mark } from '../draw';
 import type { Dot } from '../paper';
 import { pageForm, type Setting } from './form';
@@ -26,7 +27,7 @@ function ringCells(across: number, down: number): Dot[] {
 
 /** Names that stand outside the ring, one a line; none where the wish names none. */
 function nameLines(setting: Setting): number {
-	return setting.wish.items ? itemsOf(setting).length : 0;
+	return setting.content.items ? itemsOf(setting).length : 0;
 }
 
 /**
@@ -37,7 +38,8 @@ function nameLines(setting: Setting): number {
 export const ring = pageForm({
 	id: 'ring',
 	name: 'Ring of days',
-	fields: ['title', 'titleStyle', 'items', 'square'],
+	content: ['title', 'items'],
+	rules: [titleStyle, squareCell],
 	layouts: (setting, there) => {
 		const { days } = setting.month;
 		const { across, down } = ringOf(days);
@@ -48,7 +50,8 @@ export const ring = pageForm({
 			Math.floor((there.h - top - lines) / down),
 			3
 		);
-		const cells = setting.wish.cell ? [setting.wish.cell.w] : [most];
+		const wanted = squareCell.of(setting);
+		const cells = wanted ? [wanted] : [most];
 		return cells
 			.filter((c) => c >= 1)
 			.map((c) => {

@@ -1,3 +1,5 @@
+import { numberRule } from './rule';
+import { titleStyle, cellSize } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { monthShape, weekdayNames } from '../month';
 import { dayEventMarks, eventSums } from './cell-events';
@@ -12,6 +14,15 @@ function fromMonday(setting: Setting): Setting {
 	return { ...setting, month: monthShape(setting.month, 'monday') };
 }
 
+const headerRule = numberRule({
+	name: 'header',
+	label: 'Header',
+	least: 0,
+	most: 10,
+	unit: 'squares',
+	chosen: ({ header }) => header
+});
+
 /**
  * Monday to Friday and one shared column, Saturday above Sunday, so the cell height is even; counted
  * Monday to Sunday whatever the week start. Default header 1. (Common practice.)
@@ -19,17 +30,19 @@ function fromMonday(setting: Setting): Setting {
 export const sixColumnGrid = pageForm({
 	id: 'six-column-grid',
 	name: 'Six columns, shared weekend',
-	fields: ['title', 'titleStyle', 'cell', 'header', 'events'],
+	content: ['title', 'events'],
+	rules: [titleStyle, cellSize, headerRule],
 	layouts: (given, there) => {
 		const setting = fromMonday(given);
-		const { wish, month } = setting;
+		const { month } = setting;
+		const asked = cellSize.of(setting);
 		const top = titleRows(setting);
-		const header = wish.header ?? 1;
-		const w = wish.cell?.w ?? Math.floor(there.w / columns);
+		const header = headerRule.of(setting) ?? 1;
+		const w = asked?.w ?? Math.floor(there.w / columns);
 		const most = Math.min(Math.floor((there.h - top - header) / month.weeks), Math.max(w, 2) + 1);
-		const high = wish.cell?.h ?? most;
+		const high = asked?.h ?? most;
 		// Saturday and Sunday take half the height each, so it must be even.
-		const h = wish.cell ? high + (high % 2) : high - (high % 2);
+		const h = asked ? high + (high % 2) : high - (high % 2);
 		if (w < 1 || h < 2) return [];
 		const size = { w: columns * w, h: top + header + month.weeks * h };
 		return [

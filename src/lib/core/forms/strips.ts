@@ -1,3 +1,4 @@
+import { titleStyle, sideBySide } from './common-rules';
 import { grid, line, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import { pageForm, type Setting } from './form';
@@ -18,8 +19,9 @@ interface Strip {
 	readonly free: number;
 }
 
-function stripOf({ month, wish }: Setting): Strip {
-	const across = wish.across ?? usualAcross;
+function stripOf(setting: Setting): Strip {
+	const { month } = setting;
+	const across = sideBySide.of(setting) ?? usualAcross;
 	const rows = Math.ceil(month.days / across);
 	const first = month.days - across * (rows - 1);
 	return { across, rows, first, free: across - first };
@@ -33,7 +35,8 @@ function stripOf({ month, wish }: Setting): Strip {
 export const strips = pageForm({
 	id: 'strips',
 	name: 'Strips',
-	fields: ['title', 'titleStyle', 'items', 'across'],
+	content: ['title', 'items'],
+	rules: [titleStyle, sideBySide],
 	layouts: (setting, there) => {
 		const strip = stripOf(setting);
 		const { across, rows, first, free } = strip;

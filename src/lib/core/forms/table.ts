@@ -1,3 +1,5 @@
+import { entries, gapBetween, lineHeight, titleStyle } from './common-rules';
+import { numberRule } from './rule';
 import { move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import type { Size } from '../paper';
@@ -5,11 +7,18 @@ import { withCurrency } from './currency';
 import { pageForm, type PageLayout, type Setting } from './form';
 import { columnLines, rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
-import type { Column } from './wish';
+import type { Column } from './content';
 
 const header = 1;
 const usualGap = 2;
 const leastRows = 5;
+const tablesRule = numberRule({
+	name: 'tables',
+	label: 'Tables side by side',
+	least: 1,
+	most: 10,
+	chosen: ({ abreast }) => abreast
+});
 const samples: readonly Column[] = [
 	{ name: 'What', width: 6 },
 	{ name: 'How much', width: 4 }
@@ -22,8 +31,8 @@ interface RuledColumn {
 }
 
 /** Columns with their widths: as given, or as wide as name and longest value in the person's hand. */
-function columnsOf({ wish, hand, locale }: Setting): RuledColumn[] {
-	const columns = wish.columns && wish.columns.length > 0 ? wish.columns : samples;
+function columnsOf({ content, hand, locale }: Setting): RuledColumn[] {
+	const columns = content.columns && content.columns.length > 0 ? content.columns : samples;
 	return columns.map(({ name: written, width, longest = '' }) => {
 		const name = withCurrency(written, locale);
 		return { name, width: width ?? Math.max(1, textWidth(name, hand), textWidth(longest, hand)) };
@@ -31,8 +40,8 @@ function columnsOf({ wish, hand, locale }: Setting): RuledColumn[] {
 }
 
 /** Height of a row: as asked for, or a line of the person's hand. */
-function lineOf({ wish, hand }: Setting): number {
-	return wish.lineHeight ?? hand.lineHeight;
+function lineOf(setting: Setting): number {
+	return lineHeight.of(setting) ?? setting.hand.lineHeight;
 }
 
 function widthOf(setting: Setting): number {
@@ -48,7 +57,8 @@ function widthOf(setting: Setting): number {
 export const table = pageForm({
 	id: 'table',
 	name: 'Table',
-	fields: ['title', 'titleStyle', 'columns', 'tables', 'entries', 'lineHeight'],
+	content: ['title', 'columns'],
+	rules: [titleStyle, entries, tablesRule, gapBetween, lineHeight],
 	layouts: (setting, there) => waysIn(setting, there).map((way) => settled(setting, way))
 });
 
@@ -68,7 +78,9 @@ function settled(setting: Setting, way: PageLayout): PageLayout {
 function waysIn(setting: Setting, there: Size): PageLayout[] {
 	const top = titleRows(setting);
 	const one = widthOf(setting);
-	const { tables, entries, gap: wanted } = setting.wish;
+	const wanted = gapBetween.of(setting);
+	const tables = tablesRule.of(setting);
+	const needs = entries.of(setting);
 	const least = wanted ?? 1;
 	const most = tables ?? Math.max(1, Math.min(4, Math.floor((there.w + least) / (one + least))));
 	const counts = tables ? [tables] : Array.from({ length: most }, (_, index) => most - index);
@@ -76,7 +88,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 		const gap = wanted ?? (t * one + (t - 1) * usualGap <= there.w ? usualGap : 1);
 		const high = lineOf(setting);
 		const free = Math.floor((there.h - top - header) / high);
-		const needed = entries === undefined ? undefined : Math.ceil(entries / t);
+		const needed = needs === undefined ? undefined : Math.ceil(needs / t);
 		const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed];
 		return heights
 			.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
@@ -105,7 +117,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 							.join(' + ')} = ${one}`,
 						`${t} × ${one}${t > 1 ? ` + ${t - 1} × ${gap}` : ''} = ${size.w} of ${there.w} across`,
 						`${titleSum(top)}header ${header} + ${rows} rows${high > 1 ? ` × ${high}` : ''} = ${size.h} of ${there.h} down`,
-						`${t} × ${rows} = ${capacity} entries${entries === undefined ? '' : ` for ${entries} wanted`}`
+						`${t} × ${rows} = ${capacity} entries${needs === undefined ? '' : ` for ${needs} wanted`}`
 					],
 					marks: () => [
 						...titleMarks(setting, size.w, false),

@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { grid, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
@@ -5,7 +6,7 @@ import { dayRow } from './day-labels';
 import { daysAcross, daysAcrossRoom, daysAcrossSums } from './days-across';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
-import type { Goal } from './wish';
+import type { Goal } from './content';
 
 const header = 1;
 const load = 1;
@@ -14,8 +15,8 @@ const samples: readonly Goal[] = [
 	{ name: 'Go on', from: 8, to: 24, slack: 4 }
 ];
 
-function goalsOf({ wish }: Setting): readonly Goal[] {
-	return wish.goals && wish.goals.length > 0 ? wish.goals : samples;
+function goalsOf({ content }: Setting): readonly Goal[] {
+	return content.goals && content.goals.length > 0 ? content.goals : samples;
 }
 
 /** Goals under way on a day, slack included. */
@@ -31,7 +32,8 @@ export const timeline: Form = {
 	id: 'timeline',
 	name: 'Goal timeline',
 	spans: ['spread', 'page'],
-	fields: ['title', 'titleStyle', 'goals'],
+	content: ['title', 'goals'],
+	rules: [titleStyle],
 	layouts: (setting, room) => {
 		const goals = goalsOf(setting);
 		const top = titleRows(setting);

@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { line, text, type Mark } from '../draw';
 import { hangsTogether, leastCapital, letters, runsFromRight, type Lettering } from '../hand';
 import type { Rect } from '../paper';
@@ -7,9 +8,9 @@ import type { Setting } from './form';
 export const titleHeight = 4;
 
 /** Squares the wish's title takes at the top of its block: 4, 1 where it is written, or 0 where it has none. */
-export function titleRows({ wish }: Setting): number {
-	if (!wish.title) return 0;
-	return wish.titleStyle === 'written' ? 1 : titleHeight;
+export function titleRows(setting: Setting): number {
+	if (!setting.content.title) return 0;
+	return titleStyle.of(setting) === 'written' ? 1 : titleHeight;
 }
 
 /** A title's drawn letters: so wide and high, with this gap (common practice). */
@@ -56,7 +57,7 @@ function titleLetters({ hand }: Setting, word: string, rect: Rect): Mark[] {
 
 /** The title over the full width of a block's first rows, nothing where the wish has no title. */
 export function titleMarks(setting: Setting, width: number, ruled: boolean): Mark[] {
-	const { title } = setting.wish;
+	const { title } = setting.content;
 	if (!title) return [];
 	const rows = titleRows(setting);
 	const letters = titleLetters(setting, title, {

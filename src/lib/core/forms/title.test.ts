@@ -1,16 +1,17 @@
 import { describe, expect, test } from 'vitest';
 import { firstOf } from '../../../../tests/support/first-of';
+import { settingWith, type Told } from '../../../../tests/support/told';
 import type { Mark } from '../draw';
 import { defaultHand } from '../hand';
 import { monthShape } from '../month';
-import { formById, misfitOf, type FormParameters, type Room, type Setting } from '.';
+import { formById, misfitOf, type Room } from '.';
 
-function lettered(wish: FormParameters, w: number, h: number, letteringPerSquare = 1) {
+function lettered(wish: Told, w: number, h: number, letteringPerSquare = 1) {
 	const month = monthShape({ year: 2027, month: 5 }, 'monday');
 	const form = formById('title');
 	if (!form) throw new Error('no form');
 	const hand = { ...defaultHand, letteringPerSquare };
-	const setting: Setting = { month, hand, locale: 'en', wish };
+	const setting = settingWith(wish, { month, hand });
 	const room: Room = { span: 'page', w, h };
 	const answer = form.layouts(setting, room);
 	if (answer.length === 0) return misfitOf(form, setting, room).reason;
@@ -79,12 +80,7 @@ describe('the measured capitals of a hand', () => {
 	test('make the letters of a title wider, and let it be written where they do not fit', () => {
 		const title = (letteringPerSquare: number) => {
 			const answer = formById('table')?.layouts(
-				{
-					month: monthShape({ year: 2027, month: 5 }, 'monday'),
-					hand: { ...defaultHand, letteringPerSquare },
-					locale: 'en',
-					wish: { title: 'MONEY SPENT' }
-				},
+				settingWith({ title: 'MONEY SPENT' }, { hand: { ...defaultHand, letteringPerSquare } }),
 				{ span: 'page', w: 28, h: 40 }
 			);
 			return firstOf(answer)

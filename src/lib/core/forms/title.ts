@@ -1,3 +1,4 @@
+import { numberRule } from './rule';
 import { text, type Mark } from '../draw';
 import {
 	fitLettering,
@@ -13,12 +14,20 @@ import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { drawnLetters } from './title-band';
 
 const usualHeight = 6;
+const letterRule = numberRule({
+	name: 'letter',
+	label: 'Letters wide',
+	least: 1,
+	most: 60,
+	unit: 'squares',
+	chosen: ({ letter }) => letter
+});
 /** Letters narrower than this are no drawn letters any more, whatever the hand. */
 const narrowest = 2;
 const lineGap = 1;
 
-function wordOf({ wish, locale, month }: Setting): string {
-	return wish.title || monthName(locale, month);
+function wordOf({ content, locale, month }: Setting): string {
+	return content.title?.trim() || monthName(locale, month);
 }
 
 /** Why drawn letters start where they do, and by how much the word is off the middle. */
@@ -140,11 +149,12 @@ export const title: Form = {
 	id: 'title',
 	name: 'Lettering',
 	spans: ['page'],
-	fields: ['title', 'letter'],
+	content: ['title'],
+	rules: [letterRule],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const drawn = letters(wordOf(setting));
-		const { letter } = setting.wish;
+		const letter = letterRule.of(setting);
 		const height = Math.min(there.h, letter ?? usualHeight);
 		const wanted = letter === undefined ? undefined : letteringOf(drawn.length, there.w, letter);
 		const smallest = Math.max(narrowest, leastCapital(setting.hand));

@@ -1,3 +1,4 @@
+import { titleStyle } from './common-rules';
 import { frame, text } from '../draw';
 import { cellDiscomfort, pageForm, type Setting } from './form';
 import { rowLines, titleSum } from './rows';
@@ -17,7 +18,8 @@ export function datesOfWeek({ month }: Setting, row: number): string {
 export const weekBoxesList = pageForm({
 	id: 'week-boxes-list',
 	name: 'A box a week',
-	fields: ['title', 'titleStyle'],
+	content: ['title'],
+	rules: [titleStyle],
 	layouts: (setting, there) => {
 		const { weeks } = setting.month;
 		const top = titleRows(setting);

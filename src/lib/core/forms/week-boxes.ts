@@ -1,3 +1,5 @@
+import { numberRule } from './rule';
+import { weekOfMonth, gapBetween } from './common-rules';
 import { frame, type Mark } from '../draw';
 import type { Rect, Size } from '../paper';
 import { cellDiscomfort, pageSize, ranked, type Form, type Layout, type Setting } from './form';
@@ -5,6 +7,25 @@ import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
 
 const usualGap = 1;
 const leastBox = 4;
+
+const frameRule = numberRule({
+	name: 'frame',
+	label: 'Stands in from the outer edge',
+	least: 0,
+	most: 50,
+	unit: 'squares',
+	more: true,
+	chosen: () => 0
+});
+const shiftRule = numberRule({
+	name: 'shift',
+	label: 'Every other column lower by',
+	least: 0,
+	most: 20,
+	unit: 'squares',
+	more: true,
+	chosen: ({ shift }) => shift
+});
 
 /**
  * A week in eight boxes over a spread, 2 × 2 a page, seven days and a spare; or six boxes on one page,
@@ -16,12 +37,13 @@ export const weekBoxes: Form = {
 	id: 'week-boxes',
 	name: 'Week in boxes',
 	spans: ['spread', 'page'],
-	fields: ['week', 'gap', 'frame', 'shift'],
+	content: [],
+	rules: [weekOfMonth, gapBetween, frameRule, shiftRule],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
-		const gap = setting.wish.gap ?? usualGap;
-		const inset = setting.wish.frame ?? 0;
-		const shift = setting.wish.shift ?? 0;
+		const gap = gapBetween.of(setting) ?? usualGap;
+		const inset = frameRule.of(setting) ?? 0;
+		const shift = shiftRule.of(setting) ?? 0;
 		const rows = room.span === 'page' ? 3 : 2;
 		const w = Math.floor((there.w - inset - gap) / 2);
 		const h = Math.floor((there.h - shift - (rows - 1) * gap) / rows);

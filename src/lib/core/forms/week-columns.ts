@@ -1,3 +1,5 @@
+import { choiceRule } from './rule';
+import { weekOfMonth } from './common-rules';
 import { line, type Mark } from '../draw';
 import type { Rect } from '../paper';
 import {
@@ -14,6 +16,16 @@ import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
 const header = 1;
 const leastHeight = 12;
 
+const shape = choiceRule({
+	name: 'shape',
+	label: 'Columns',
+	options: [
+		['spare', '4 + 3 and a spare'],
+		['over-fold', 'one over the fold']
+	],
+	usual: 'spare'
+});
+
 /**
  * A week in columns over a spread: 4 + 3 columns of the floor of each page, the eighth place spare; or
  * (`shape` "over-fold") seven with the fourth across the fold, floor((W + gutter + W) / 7) wide, whose
@@ -23,12 +35,13 @@ export const weekColumns: Form = {
 	id: 'week-columns',
 	name: 'Week in columns',
 	spans: ['spread'],
-	fields: ['week', 'shape'],
+	content: [],
+	rules: [weekOfMonth, shape],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		if (room.span === 'page') return [];
 		const layout =
-			setting.wish.shape === 'over-fold' ? overFold(setting, room) : fourAndThree(setting, room);
+			shape.of(setting) === 'over-fold' ? overFold(setting, room) : fourAndThree(setting, room);
 		return ranked(layout && there.h >= leastHeight ? [layout] : []);
 	}
 };

@@ -1,8 +1,18 @@
+import { weekOfMonth } from './common-rules';
+import { numberRule } from './rule';
 import { frame } from '../draw';
 import { pageForm } from './form';
 import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
 
 const gap = 1;
+
+const pageOfWeek = numberRule({
+	name: 'page',
+	label: 'Page of the week',
+	least: 1,
+	most: 4,
+	chosen: () => 1
+});
 
 /**
  * Half a page a day, so four pages a week; this is one page of them: `across` says which of the
@@ -12,11 +22,12 @@ export const weekHalves = pageForm({
 	id: 'week-halves',
 	name: 'Half a page a day',
 	wholePage: true,
-	fields: ['week', 'across'],
+	content: [],
+	rules: [weekOfMonth, pageOfWeek],
 	layouts: (setting, there) => {
 		const h = Math.floor((there.h - gap) / 2);
 		if (h < 8 || there.w < 6) return [];
-		const part = Math.min(4, Math.max(1, setting.wish.across ?? 1));
+		const part = Math.min(4, Math.max(1, setting.part?.page ?? pageOfWeek.of(setting) ?? 1));
 		const size = { w: there.w, h: 2 * h + gap };
 		return [
 			{

@@ -1,3 +1,4 @@
+import { titleStyle, weekOfMonth } from './common-rules';
 import { frame } from '../draw';
 import { cellDiscomfort, pageForm } from './form';
 import { rowLines, titleSum } from './rows';
@@ -10,7 +11,8 @@ const rows = 8;
 export const weekRows = pageForm({
 	id: 'week-rows',
 	name: 'Week in rows',
-	fields: ['title', 'titleStyle', 'week'],
+	content: ['title'],
+	rules: [titleStyle, weekOfMonth],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const most = Math.floor((there.h - top) / rows);

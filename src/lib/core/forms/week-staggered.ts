@@ -1,3 +1,4 @@
+import { weekOfMonth, cellSize } from './common-rules';
 import { line, type Mark } from '../draw';
 import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
@@ -43,9 +44,10 @@ export const weekStaggered: Form = {
 	id: 'week-staggered',
 	name: 'Week in staggered boxes',
 	spans: ['spread'],
-	fields: ['week', 'cell'],
+	content: [],
+	rules: [weekOfMonth, cellSize],
 	layouts: (setting, room) => {
-		const { w, h } = setting.wish.cell ?? usual;
+		const { w, h } = cellSize.of(setting) ?? usual;
 		if (room.span === 'page') return [];
 		const places = placesIn(room, w, h);
 		const layouts: Layout[] = places.length < boxes ? [] : [toLayout(setting, room, places, w, h)];

@@ -1,3 +1,4 @@
+import { weekOfMonth } from './common-rules';
 import { text, type TextMark } from '../draw';
 import { daysIn, addMonths, weekdayNames, weekNumbers } from '../month';
 import { letters, lettersIn } from '../hand';
@@ -12,8 +13,9 @@ export interface WeekDay {
 }
 
 /** The week of the month that a wish is for, from 1, within the month's weeks. */
-export function weekOf({ wish, month }: Setting): number {
-	return Math.min(month.weeks, Math.max(1, wish.week ?? 1));
+export function weekOf(setting: Setting): number {
+	const wanted = setting.part?.week ?? weekOfMonth.of(setting) ?? 1;
+	return Math.min(setting.month.weeks, Math.max(1, wanted));
 }
 
 /** Number of that week in the year. */
@@ -51,7 +53,8 @@ export function dayHeading(setting: Setting, day: WeekDay, box: Rect): TextMark 
 /** What stands in the box that is left over: the week's number, and days folded in from a short week. */
 export function spareHeading(setting: Setting, box: Rect): TextMark {
 	const number = String(weekNumberOf(setting));
-	const folded = setting.wish.folded?.length ? ` + ${setting.wish.folded.join(', ')}` : '';
+	const { folded: days = [] } = setting.part ?? {};
+	const folded = days.length > 0 ? ` + ${days.join(', ')}` : '';
 	const most = lettersIn(box.w, setting.hand);
 	const words =
 		[`Week ${number}${folded}`, `${number}${folded}`, `Week ${number}`].find(

@@ -1,3 +1,4 @@
+import { titleStyle, cellSize } from './common-rules';
 import { grid, text, type Mark } from '../draw';
 import { cellOf, weekdayNames, weekNumbers } from '../month';
 import { dayEventMarks, eventSums } from './cell-events';
@@ -15,12 +16,14 @@ const header = 1;
 export const weekdayRows = pageForm({
 	id: 'weekday-rows',
 	name: 'Weekdays down',
-	fields: ['title', 'titleStyle', 'cell', 'events'],
+	content: ['title', 'events'],
+	rules: [titleStyle, cellSize],
 	layouts: (setting, there) => {
-		const { month, wish } = setting;
+		const { month } = setting;
+		const asked = cellSize.of(setting);
 		const top = titleRows(setting);
-		const w = wish.cell?.w ?? Math.floor((there.w - label) / month.weeks);
-		const h = wish.cell?.h ?? Math.floor((there.h - top - header) / 7);
+		const w = asked?.w ?? Math.floor((there.w - label) / month.weeks);
+		const h = asked?.h ?? Math.floor((there.h - top - header) / 7);
 		if (w < 1 || h < 1) return [];
 		const size = { w: label + month.weeks * w, h: top + header + 7 * h };
 		return [

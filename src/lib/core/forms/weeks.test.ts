@@ -1,16 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import { firstOf } from '../../../../tests/support/first-of';
+import { settingWith, type Told } from '../../../../tests/support/told';
 import type { Mark } from '../draw';
-import { defaultHand } from '../hand';
 import { monthShape } from '../month';
-import { formById, type FormParameters, type Room, type Setting } from '.';
+import { formById, type Room } from '.';
 
 const page: Room = { span: 'page', w: 28, h: 40 };
 const spread: Room = { span: 'spread', left: { w: 28, h: 40 }, right: { w: 28, h: 40 }, gutter: 2 };
 
-function draw(id: string, wish: FormParameters, room: Room, locale = 'en') {
+function draw(id: string, wish: Told, room: Room, locale = 'en') {
 	const month = monthShape({ year: 2027, month: 5 }, 'monday');
-	const setting: Setting = { month, hand: defaultHand, locale, wish };
+	const setting = settingWith(wish, { month, locale });
 	const answer = formById(id)?.layouts(setting, room);
 	const layout = firstOf(answer);
 	return { ...layout, parts: layout.marks() };
@@ -59,7 +59,7 @@ describe('weekly pages', () => {
 
 	test('four pages of halves hold seven days and a spare', () => {
 		const texts = [1, 2, 3, 4].flatMap((across) =>
-			textsOf(draw('week-halves', { week: 2, across }, page).parts).flat()
+			textsOf(draw('week-halves', { week: 2, page: across }, page).parts).flat()
 		);
 		expect(texts.map((text) => text.split(' ')[1])).toEqual([
 			'3',

@@ -5,6 +5,7 @@ import { ownKinds } from './003-own-kinds';
 import { drawnPages } from './004-drawn-pages';
 import { monthCuts } from './005-cuts';
 import { ownFonts } from './006-own-fonts';
+import { rulesByForm } from './007-rules-by-form';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -13,5 +14,6 @@ export const migrations: Record<string, Migration> = {
 	'003-own-kinds': ownKinds,
 	'004-drawn-pages': drawnPages,
 	'005-cuts': monthCuts,
-	'006-own-fonts': ownFonts
+	'006-own-fonts': ownFonts,
+	'007-rules-by-form': rulesByForm
 };

@@ -8,11 +8,11 @@
 		format: LineFormat<T>;
 		/** Tells this field from all others: what is typed and not understood is kept under it. */
 		name: string;
-		/** So many entries make a value; with fewer, what is typed waits. */
-		least?: number;
+		/** So many entries are taken; what is typed beyond waits, and is said. */
+		most?: number;
 		onchange: (value: T[]) => void;
 	}
-	let { label, value, format, name, least = 0, onchange }: Props = $props();
+	let { label, value, format, name, most = Infinity, onchange }: Props = $props();
 	const id = $props.id();
 
 	/** What is typed stands as typed while the field has the focus, or as long as not all of it is understood. */
@@ -20,13 +20,13 @@
 	const waiting = $derived(keptText(name));
 	const text = $derived(typed ?? waiting.read() ?? format.write(value));
 	const read = $derived(format.read(text, value));
-	const few = $derived(read.entries.length > 0 && read.entries.length < least);
+	const many = $derived(read.entries.length - most);
 
 	function type(input: string) {
 		typed = input;
 		const { entries, unread } = format.read(input, value);
-		waiting.keep(unread.length > 0 || entries.length < least ? input : undefined);
-		onchange(entries);
+		waiting.keep(unread.length > 0 || entries.length > most ? input : undefined);
+		onchange(entries.slice(0, most));
 	}
 </script>
 
@@ -38,7 +38,7 @@
 		rows={Math.min(12, Math.max(3, value.length + read.unread.length + 1))}
 		value={text}
 		aria-invalid={read.unread.length > 0 ? 'true' : undefined}
-		aria-describedby={read.unread.length > 0 || few ? `${id}-unread` : undefined}
+		aria-describedby={read.unread.length > 0 || many > 0 ? `${id}-unread` : undefined}
 		oninput={(event) => type(event.currentTarget.value)}
 		onblur={() => (typed = undefined)}></textarea>
 	{#if read.unread.length > 0}
@@ -46,9 +46,10 @@
 			Not understood, and not on the page: {read.unread.map((line) => `“${line}”`).join(', ')}.
 			Write it as “{format.example}”.
 		</p>
-	{:else if few}
+	{:else if many > 0}
 		<p id="{id}-unread" class="text-sm text-caution">
-			{read.entries.length} of at least {least}: until then the page has its usual ones.
+			There is room for {most}: the last {many}
+			{many === 1 ? 'is' : 'are'} not on the page.
 		</p>
 	{/if}
 </div>

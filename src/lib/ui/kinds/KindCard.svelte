@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { ruledAlone, type Plan } from '$lib/core/fit';
-	import type { Wish } from '$lib/core/forms';
+	import type { Wish } from '$lib/core/wish';
 	import FormPicture from '../page/FormPicture.svelte';
 	import { seen } from './seen';
 

@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { kindById } from '$lib/core/catalogue';
 	import { ruledAlone, type Plan } from '$lib/core/fit';
-	import { formById, type Wish } from '$lib/core/forms';
+	import { formById } from '$lib/core/forms';
+	import { withRule, type Wish } from '$lib/core/wish';
 	import TextField from '../fields/TextField.svelte';
 	import FormChoice from '../month/FormChoice.svelte';
-	import WishFields from '../month/WishFields.svelte';
+	import ContentFields from '../month/ContentFields.svelte';
+	import RuleFields from '../month/RuleFields.svelte';
 	import FormPicture from '../page/FormPicture.svelte';
 
 	interface Props {
@@ -38,13 +40,19 @@
 	<button class="button button-main self-start" onclick={onadd}>Add to the month</button>
 	<FormChoice {wish} {form} onchange={(fields) => onchange({ ...wish, ...fields })} />
 	{#if form}
-		<WishFields
-			{wish}
+		<ContentFields
+			content={wish}
 			{form}
-			facts={layout?.facts}
 			{plan}
 			name="draft {wish.kind}"
-			onchange={(fields) => onchange({ ...wish, ...fields })}
+			onchange={(content) => onchange({ ...wish, ...content })}
+		/>
+		<RuleFields
+			{form}
+			rules={wish.rules?.[form.id] ?? {}}
+			facts={layout?.facts}
+			onchange={(name, value) =>
+				onchange({ ...wish, rules: withRule(wish.rules, form.id, name, value) })}
 		/>
 	{/if}
 	<form

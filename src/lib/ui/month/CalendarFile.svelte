@@ -1,5 +1,6 @@
 <script lang="ts">
-	import type { PlannedEvent, Wish } from '$lib/core/forms';
+	import type { PlannedEvent } from '$lib/core/forms';
+	import type { Wish } from '$lib/core/wish';
 	import { readCalendarFile } from './calendar-reader';
 	import type { MonthDesk } from './month-desk.svelte';
 
@@ -85,11 +86,3 @@
 		</ul>
 	{/if}
 </div>
-<label class="flex items-center gap-2">
-	<input
-		type="checkbox"
-		checked={wish.overflow ?? false}
-		onchange={(event) => desk.edit(wish.id, { overflow: event.currentTarget.checked || undefined })}
-	/>
-	What finds no room stands in the side column
-</label>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { kindById } from '$lib/core/catalogue';
-	import { formById, type Form, type Wish } from '$lib/core/forms';
+	import { formById, type Form } from '$lib/core/forms';
+	import type { Wish } from '$lib/core/wish';
 
 	/** How a wish is ruled, out of the forms that its kind may take. */
 	let {
@@ -22,8 +23,7 @@
 			onchange={(event) =>
 				onchange({
 					form: event.currentTarget.value || undefined,
-					span: undefined,
-					cell: undefined
+					span: undefined
 				})}
 		>
 			<option value="">as it fits best{wish.form || !form ? '' : ` (${form.name})`}</option>

@@ -55,7 +55,7 @@
 		{@const block = byKey.get(chip.id)}
 		<li class="flex items-start gap-1">
 			{#if block}
-				{#if !block.as.folded && !desk.month.drawn?.pages.includes(page)}
+				{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
 					<span
 						use:dragHandle
 						aria-label="Drag {blockName(block)} to another page"

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { kindById } from '$lib/core/catalogue';
-	import type { Wish } from '$lib/core/forms';
+	import type { Wish } from '$lib/core/wish';
 	import type { Side } from '$lib/core/paper';
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { formById, type Weeks, type Wish } from '$lib/core/forms';
+	import { formById } from '$lib/core/forms';
+	import type { Weeks, Wish } from '$lib/core/wish';
 	import { kindById } from '$lib/core/catalogue';
 	import { monthShape, weeklySet, type ShortWeek, type WeekBelonging } from '$lib/core/month';
 	import Choice from '../fields/Choice.svelte';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { alternatives, type Alternative } from '$lib/core/fit';
-	import type { Room, Wish } from '$lib/core/forms';
+	import type { Room } from '$lib/core/forms';
+	import type { Wish } from '$lib/core/wish';
 	import FormPicture from '../page/FormPicture.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
 

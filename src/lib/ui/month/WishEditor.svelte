@@ -1,15 +1,17 @@
 <script lang="ts">
 	import { kindById } from '$lib/core/catalogue';
-	import { formById, type Importance, type Wish } from '$lib/core/forms';
+	import { formById, type Form, type RuleValue, type Span } from '$lib/core/forms';
+	import { withRule, type Importance, type Wish } from '$lib/core/wish';
 	import { monthName } from '$lib/core/month';
 	import Choice from '../fields/Choice.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
 	import CalendarFile from './CalendarFile.svelte';
+	import ContentFields from './ContentFields.svelte';
 	import FormChoice from './FormChoice.svelte';
 	import PlaceFields from './PlaceFields.svelte';
+	import RuleFields from './RuleFields.svelte';
 	import WeeksFields from './WeeksFields.svelte';
 	import WhatIf from './WhatIf.svelte';
-	import WishFields from './WishFields.svelte';
 
 	let { desk, wish }: { desk: MonthDesk; wish: Wish } = $props();
 
@@ -22,35 +24,73 @@
 		{ value: 'want', label: 'want' },
 		{ value: 'spare', label: 'if there is room' }
 	];
+	const spans: { value: Span | 'any'; label: string }[] = [
+		{ value: 'any', label: 'as it fits' },
+		{ value: 'page', label: 'one page' },
+		{ value: 'spread', label: 'over the fold' }
+	];
+	/** What follows from the set of weeks, from the title or from the page it lies on. */
+	const settled = $derived([
+		...(wish.weeks ? ['week', 'page'] : []),
+		...(wish.title ? [] : ['titleStyle']),
+		...(wish.span === 'page' ? ['split'] : [])
+	]);
+	/** Who rules a form wants it: from then on the wish keeps to it. */
+	function rule(form: Form, name: string, value: RuleValue | undefined) {
+		const rules = withRule(wish.rules, form.id, name, value);
+		edit(wish.weeks ? { rules } : { rules, form: form.id });
+	}
+
 	const edit = (fields: Partial<Wish>) => desk.edit(wish.id, fields);
 </script>
 
 <div class="flex flex-col gap-3 pr-2 pb-4 pl-8" role="group" aria-label="Settings of this wish">
-	<FormChoice {wish} {form} onchange={edit} />
-	{#if form}
-		<WishFields
-			{wish}
-			{form}
-			facts={block?.facts}
-			plan={desk.plan}
-			name="{desk.id} {wish.id}"
-			untitled={wish.kind === 'cover' ? monthName(desk.plan.locale, desk.plan.month) : 'none'}
-			onchange={edit}
+	{#if form && form.content.length > 0}
+		<section class="flex flex-col gap-3" aria-label="What it holds">
+			<ContentFields
+				content={wish}
+				{form}
+				plan={desk.plan}
+				name="{desk.id} {wish.id}"
+				untitled={wish.kind === 'cover' ? monthName(desk.plan.locale, desk.plan.month) : 'none'}
+				onchange={edit}
+			/>
+			{#if form.content.includes('events')}
+				<CalendarFile {desk} {wish} />
+			{/if}
+		</section>
+	{/if}
+	<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="How it is ruled">
+		<FormChoice {wish} {form} onchange={edit} />
+		{#if form}
+			<RuleFields
+				{form}
+				rules={wish.rules?.[form.id] ?? {}}
+				facts={block?.facts}
+				without={settled}
+				onchange={(name, value) => rule(form, name, value)}
+			/>
+		{/if}
+	</section>
+	<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="Where it goes">
+		{#if wish.weeks}
+			<WeeksFields {desk} {wish} weeks={wish.weeks} />
+		{:else if form && form.spans.length > 1}
+			<Choice
+				label="Lies on"
+				value={wish.span ?? 'any'}
+				options={spans}
+				onchange={(span) => edit({ span: span === 'any' ? undefined : span })}
+			/>
+		{/if}
+		<Choice
+			label="How much it matters"
+			value={wish.importance ?? 'want'}
+			options={importances}
+			onchange={(importance) => edit({ importance })}
 		/>
-	{/if}
-	{#if wish.weeks}
-		<WeeksFields {desk} {wish} weeks={wish.weeks} />
-	{/if}
-	{#if form?.fields.includes('events')}
-		<CalendarFile {desk} {wish} />
-	{/if}
-	<Choice
-		label="How much it matters"
-		value={wish.importance ?? 'want'}
-		options={importances}
-		onchange={(importance) => edit({ importance })}
-	/>
-	{#if !wish.weeks}<PlaceFields {desk} {wish} />{/if}
+		{#if !wish.weeks}<PlaceFields {desk} {wish} />{/if}
+	</section>
 	<WhatIf {desk} {wish} />
 	<div class="flex gap-2">
 		<button class="button text-sm" onclick={() => desk.move(wish.id, -1)}>Move up</button>

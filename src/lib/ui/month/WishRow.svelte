@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { dragHandle } from 'svelte-dnd-action';
 	import { kindById } from '$lib/core/catalogue';
-	import type { Wish } from '$lib/core/forms';
+	import type { Wish } from '$lib/core/wish';
 	import { focusOn } from '../focus';
 	import { isTyping } from '../shell/keys';
 	import type { MonthDesk } from './month-desk.svelte';

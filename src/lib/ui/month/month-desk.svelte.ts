@@ -17,7 +17,7 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
-import type { Wish } from '$lib/core/forms';
+import type { Wish } from '$lib/core/wish';
 import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
 import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';

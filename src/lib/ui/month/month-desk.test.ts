@@ -89,7 +89,7 @@ describe('the desk', () => {
 	test('takes a typed title back as a whole, and makes it again', () => {
 		const month = desk(['a']);
 		for (const title of ['L', 'Lo', 'Log']) month.edit('a', { title });
-		month.edit('a', { gap: 2 });
+		month.edit('a', { note: 'x' });
 		month.undo();
 		expect(month.wishes[0]).toMatchObject({ title: 'Log' });
 		month.undo();

@@ -2,7 +2,7 @@ import type { Block, Run } from '$lib/core/fit';
 
 /** What tells a block from all others wherever it lies. */
 export function movingKey({ wish, as }: Block): string {
-	return `${wish} ${as.week ?? ''} ${as.across ?? ''}`;
+	return `${wish} ${as.part?.week ?? ''} ${as.part?.page ?? ''}`;
 }
 
 /** Blocks of a run that lay elsewhere in the run before, by what tells them apart. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { formById, misfitOf, type FormParameters, type Setting } from '$lib/core/forms';
+	import { formById, misfitOf, type Content, type Rules, type Setting } from '$lib/core/forms';
 	import { letteringOf, letters, quoteSize } from '$lib/core/hand';
 	import { monthName, monthShape, nextToPlan } from '$lib/core/month';
 	import FormPicture from '$lib/ui/page/FormPicture.svelte';
@@ -18,25 +18,26 @@
 	let height = $state(12);
 	let lineHeight = $state<number>();
 
-	const setting = (wish: FormParameters): Setting => ({
-		month: monthShape(month, 'monday'),
-		hand: data.person.hand,
-		locale: data.person.locale,
-		wish
-	});
 	/** A form in a room: its drawing, or what it lacks. */
-	function ruled(id: string, wish: FormParameters, h: number) {
+	function ruled(id: string, content: Content, rules: Rules, h: number) {
 		const form = formById(id);
 		if (!form) return {};
+		const setting: Setting = {
+			month: monthShape(month, 'monday'),
+			hand: data.person.hand,
+			locale: data.person.locale,
+			content,
+			rules
+		};
 		const room = { span: 'page', w: width, h } as const;
-		const [layout] = form.layouts(setting(wish), room);
-		return layout ? { layout } : { reason: misfitOf(form, setting(wish), room).reason };
+		const [layout] = form.layouts(setting, room);
+		return layout ? { layout } : { reason: misfitOf(form, setting, room).reason };
 	}
-	const drawn = $derived(ruled('title', { title: word, letter }, letter ?? 6));
+	const drawn = $derived(ruled('title', { title: word }, { letter }, letter ?? 6));
 	const wanted = $derived(
 		letter === undefined ? undefined : letteringOf(letters(word).length, width, letter)
 	);
-	const written = $derived(ruled('quote', { text: words, lineHeight }, height));
+	const written = $derived(ruled('quote', { text: words }, { lineHeight }, height));
 	const needed = $derived(
 		quoteSize(words, width, data.person.hand, lineHeight ?? data.person.hand.lineHeight)
 	);

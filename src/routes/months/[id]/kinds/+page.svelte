@@ -3,7 +3,7 @@
 	import { invalidate } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { kinds, purposes } from '$lib/core/catalogue';
-	import type { Wish } from '$lib/core/forms';
+	import type { Wish } from '$lib/core/wish';
 	import TextField from '$lib/ui/fields/TextField.svelte';
 	import KindCard from '$lib/ui/kinds/KindCard.svelte';
 	import KindDraft from '$lib/ui/kinds/KindDraft.svelte';

@@ -1,0 +1,87 @@
+import { describe, expect, test } from 'vitest';
+import months from '../../../../tests/support/version-1/months.json';
+import { planRun } from '../fit';
+import { checked, planSchema, toPlan, wishFromVersion1 } from '.';
+
+// Documents as version 1 wrote them, with the runs that it planned for them: every kind as it started, and random ones.
+
+const planOf = (document: unknown) => {
+	const read = checked(planSchema, document);
+	if (!read.ok) throw new Error(JSON.stringify(read.faults));
+	return toPlan(read.value);
+};
+
+describe('documents of version 1', () => {
+	test.each(months.map((month, index) => [index, month] as const))(
+		'month %i gives the same run as before',
+		(_, { document, blocks, unplaced }) => {
+			const run = planRun(planOf(document));
+			expect(
+				run.blocks.map(({ wish, form, pieces }) => [
+					wish,
+					form,
+					pieces.map(({ page, rect }) => [page, rect.x, rect.y, rect.w, rect.h])
+				])
+			).toEqual(blocks);
+			expect(run.unplaced.map(({ wish }) => wish)).toEqual(unplaced);
+		}
+	);
+
+	test('give each form of the bag what it read, and what is written to all', () => {
+		const wish = {
+			id: 'a',
+			kind: 'habits',
+			title: 'Habits',
+			cell: { w: 2, h: 2 },
+			across: 10,
+			marking: 'fill',
+			split: 3
+		};
+		expect(wishFromVersion1(wish)).toEqual({
+			id: 'a',
+			kind: 'habits',
+			title: 'Habits',
+			rules: {
+				'mini-calendar-set': { across: 10, cell: 2, marking: 'fill' },
+				strips: { across: 10, marking: 'fill' },
+				'matrix-days-down': { marking: 'fill' },
+				'matrix-days-across': { marking: 'fill' },
+				'rhythm-boxes': { marking: 'fill' },
+				ring: { cell: 2, marking: 'fill' }
+			}
+		});
+	});
+
+	test('with the twelve months as a part say so in a rule', () => {
+		const wish = { id: 'a', kind: 'year-strip', parts: ['months'], items: [{ name: 'x' }] };
+		expect(wishFromVersion1(wish)).toEqual({
+			id: 'a',
+			kind: 'year-strip',
+			items: [{ name: 'x' }],
+			rules: { 'grid-table': { across: 'months' } }
+		});
+	});
+
+	test('keep what is drawn as it was drawn', () => {
+		const [first] = months;
+		const document = {
+			...first?.document,
+			wishes: [],
+			drawn: {
+				pages: [12],
+				blocks: [
+					{
+						wish: { id: 'w', kind: 'weekly-pages', week: 3, across: 2, folded: [1, 2] },
+						form: 'week-halves',
+						pieces: [{ page: 12, rect: { x: 0, y: 0, w: 28, h: 40 } }]
+					}
+				]
+			}
+		};
+		expect(planOf(document).drawn?.blocks[0]?.wish).toEqual({
+			id: 'w',
+			kind: 'weekly-pages',
+			part: { week: 3, page: 2, folded: [1, 2] }
+		});
+	});
+});

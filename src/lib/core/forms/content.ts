@@ -1,0 +1,72 @@
+/** How often a habit is meant to be done. */
+export type Rhythm =
+	'daily' | 'times-a-day' | 'times-a-week' | 'weekly' | 'monthly' | 'now-and-then' | 'threshold';
+
+/** A column of a table; its width follows from the hand where it is not given. */
+export interface Column {
+	readonly name: string;
+	readonly width?: number;
+	/** The longest value that is expected in it. */
+	readonly longest?: string;
+}
+
+/** A goal from one day of the month to another, with days of slack after it. */
+export interface Goal {
+	readonly name: string;
+	readonly from: number;
+	readonly to: number;
+	readonly slack?: number;
+}
+
+/** Something that happens on a day of the month. */
+export interface PlannedEvent {
+	readonly day: number;
+	readonly text: string;
+	/** "19:30" */
+	readonly time?: string;
+}
+
+/** One thing to keep track of inside a wish, such as a habit. */
+export interface Item {
+	readonly name: string;
+	/** Shorter label for where the name does not fit. */
+	readonly short?: string;
+	/** One sign for the narrowest grids. */
+	readonly symbol?: string;
+	readonly group?: string;
+	readonly rhythm?: Rhythm;
+	/** How often it is meant to be done in the month, or times a week for that rhythm. */
+	readonly goal?: number;
+}
+
+/** What people write themselves. It is shared by all forms that a wish may take, and survives a change of form. */
+export interface Content {
+	readonly title?: string;
+	/** Words of a quote. */
+	readonly text?: string;
+	/** What counts as done, written below a tracker. */
+	readonly note?: string;
+	readonly items?: readonly Item[];
+	readonly columns?: readonly Column[];
+	/** Names of parts beside or below each other. */
+	readonly parts?: readonly string[];
+	/** Names of the moods or states of a key. */
+	readonly levels?: readonly string[];
+	readonly goals?: readonly Goal[];
+	readonly events?: readonly PlannedEvent[];
+}
+
+export type ContentName = keyof Content;
+
+/** All of it, in the order in which it is asked for. */
+export const contentNames: readonly ContentName[] = [
+	'title',
+	'text',
+	'items',
+	'note',
+	'columns',
+	'parts',
+	'levels',
+	'goals',
+	'events'
+];

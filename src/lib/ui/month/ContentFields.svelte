@@ -1,0 +1,110 @@
+<script lang="ts">
+	import type { Plan } from '$lib/core/fit';
+	import type { Content, ContentName, Form } from '$lib/core/forms';
+	import LinesField from '../fields/LinesField.svelte';
+	import TextField from '../fields/TextField.svelte';
+	import EventsField from './EventsField.svelte';
+	import { columnLines, goalLines, itemLines, nameLines } from './field-lines';
+
+	interface Props {
+		content: Content;
+		form: Form;
+		/** Stands in the title field where there is no title. */
+		untitled?: string;
+		/** Whose month it is, and the language of its pages. */
+		plan: Pick<Plan, 'month' | 'locale'>;
+		/** Tells this wish from those of other months. */
+		name: string;
+		onchange: (content: Partial<Content>) => void;
+	}
+	/** What people write of a wish: it is shared by all forms that it may take. */
+	let { content, form, untitled = 'none', plan, name: own, onchange }: Props = $props();
+	const id = $props.id();
+
+	const has = (name: ContentName) => form.content.includes(name);
+</script>
+
+{#if has('title')}
+	<TextField
+		label="Title"
+		value={content.title ?? ''}
+		placeholder={untitled}
+		onchange={(title) => onchange({ title: title || undefined })}
+	/>
+{/if}
+{#if has('text')}
+	<div class="flex flex-col gap-0.5">
+		<label for="{id}-text" class="text-sm text-ink-soft">Words</label>
+		<textarea
+			id="{id}-text"
+			class="field font-hand text-lg leading-snug"
+			rows="3"
+			maxlength="20000"
+			value={content.text ?? ''}
+			oninput={(event) => onchange({ text: event.currentTarget.value || undefined })}></textarea>
+	</div>
+{/if}
+{#if has('items')}
+	<LinesField
+		label="Names, one a line (a shorter form after “ / ”, a sign after another, a rhythm as “(3 a week)”, a group as “# health”)"
+		name="{own} items"
+		value={content.items ?? []}
+		format={itemLines}
+		onchange={(items) => onchange({ items })}
+	/>
+{/if}
+{#if has('note')}
+	<TextField
+		label="What counts as done (written below)"
+		value={content.note ?? ''}
+		placeholder="nothing"
+		most={1000}
+		onchange={(note) => onchange({ note: note || undefined })}
+	/>
+{/if}
+{#if has('columns')}
+	<LinesField
+		label="Columns, one a line: “Item 6” squares wide, or “Item = the longest value”; ¤ becomes your currency"
+		name="{own} columns"
+		value={content.columns ?? []}
+		format={columnLines}
+		onchange={(columns) => onchange({ columns })}
+	/>
+{/if}
+{#if has('parts')}
+	<LinesField
+		label="Parts, one a line"
+		name="{own} parts"
+		value={content.parts ?? []}
+		format={nameLines}
+		onchange={(parts) => onchange({ parts })}
+	/>
+{/if}
+{#if has('levels')}
+	<LinesField
+		label="Key: up to 6 names, one a line"
+		name="{own} levels"
+		value={content.levels ?? []}
+		format={nameLines}
+		most={6}
+		onchange={(levels) => onchange({ levels })}
+	/>
+{/if}
+{#if has('goals')}
+	<LinesField
+		label="Goals, one a line: name, from–to, slack as +3"
+		name="{own} goals"
+		value={content.goals ?? []}
+		format={goalLines}
+		onchange={(goals) => onchange({ goals })}
+	/>
+{/if}
+{#if has('events')}
+	<EventsField
+		value={content.events ?? []}
+		month={plan.month}
+		locale={plan.locale}
+		name="{own} events"
+		onchange={(events) => onchange({ events })}
+	/>
+{/if}
