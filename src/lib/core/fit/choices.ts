@@ -19,8 +19,8 @@ import type { Plan } from './plan';
 /** What a form other than the kind's own costs in comfort: more than two pages saved are worth. */
 const otherForm = 85;
 
-/** A title written on a single row is liked less than a drawn one by so much. */
-const writtenTitle = 10;
+/** A title written on a single row breaks the month's one hand: more than a page saved is worth, less than a wish. */
+const writtenTitle = 45;
 
 /** A layout with the form that it belongs to. */
 export interface Choice extends Layout {

@@ -8,6 +8,7 @@ import { openChoice } from './rule';
 const marking = openChoice({
 	name: 'marking',
 	label: 'Marked by',
+	unsaid: 'not said on the page',
 	options: [
 		['fill', 'filling what was done'],
 		['circle', 'circling the date'],

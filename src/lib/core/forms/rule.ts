@@ -51,6 +51,8 @@ export interface ChoiceRule<T extends string = string> extends RuleWords {
 	readonly kind: 'choice';
 	readonly options: readonly { readonly value: T; readonly label: string }[];
 	readonly usual: T | undefined;
+	/** What it is called when nothing is said, where there is no usual way. */
+	readonly unsaid: string;
 	readonly of: (ruled: Ruled) => T | undefined;
 }
 
@@ -90,6 +92,7 @@ export function flagRule(rule: RuleWords): FlagRule {
 
 type ChoiceWords<T extends string> = RuleWords & {
 	readonly options: readonly (readonly [value: T, label: string])[];
+	readonly unsaid?: string;
 };
 
 /** Declares a choice that has a usual way. */
@@ -105,6 +108,7 @@ export function openChoice<const T extends string>(rule: ChoiceWords<T>): Choice
 	const options = rule.options.map(([value, label]) => ({ value, label }));
 	return {
 		kind: 'choice',
+		unsaid: 'as it fits',
 		...rule,
 		options,
 		usual: undefined,

@@ -172,7 +172,12 @@ export const title: Form = {
 					marks: () => [lettersAlong(drawn, fit, 0)]
 				}
 			];
-		const others = [inTwoLines, downTheSide].flatMap((way) => way(drawn, there, height, smallest));
-		return ranked(others.filter(({ facts }) => (facts.letter ?? 0) >= least));
+		const large = ({ facts }: Layout) => (facts.letter ?? 0) >= least;
+		const twoIn = (size: Size) => inTwoLines(drawn, size, height, smallest).filter(large);
+		// Where its own strip would bear two lines, it is two lines that would be drawn there.
+		const upright = downTheSide(drawn, there, height, smallest)
+			.filter(large)
+			.filter(({ room }) => twoIn(pageSize(room)).length === 0);
+		return ranked([...twoIn(there), ...upright]);
 	}
 };

@@ -22,10 +22,9 @@
 	const rare = $derived(asked.filter(({ more }) => more));
 	/** Options that go side by side; more of them stand in a list. */
 	const mostAbreast = 3;
-	const open = 'as it fits';
 
 	const optionsOf = (rule: Rule & { kind: 'choice' }) => [
-		...(rule.usual === undefined ? [{ value: '', label: open }] : []),
+		...(rule.usual === undefined ? [{ value: '', label: rule.unsaid }] : []),
 		...rule.options
 	];
 
