@@ -135,7 +135,7 @@ describe('the month', () => {
 		await wish('Month calendar').click();
 		const field = page.getByLabel('Cell across');
 		await field.fill('-3');
-		await page.getByText('-3 is out of range: type a whole number from 1 to 40.').waitFor();
+		await page.getByText('-3 is out of range: type a whole number from 1 to 300.').waitFor();
 		expect(await field.getAttribute('aria-invalid')).toBe('true');
 		expect(await page.getByRole('button', { name: 'Undo' }).isDisabled()).toBe(true);
 	});

@@ -77,7 +77,7 @@ export const anyContent: fc.Arbitrary<Content> = fc.record(
 			fc.record({ name: fc.constantFrom('Item', 'Cost'), width: fc.integer({ min: 1, max: 9 }) }),
 			{ maxLength: 5 }
 		),
-		parts: fc.constantFrom(['private', 'work'], ['one']),
+		parts: fc.constantFrom(['private', 'work'], ['one'], ['now', 'soon', 'some day']),
 		goals: fc.constant([{ name: 'Reel', from: 3, to: 20, slack: 4 }]),
 		events: fc.constant([
 			{ day: 3, text: 'Dry dock' },

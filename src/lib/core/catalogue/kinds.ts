@@ -114,9 +114,14 @@ export const kinds: readonly Kind[] = [
 		columns: columns(['By', 3], ['What', 9]),
 		rules: { table: { entries: 12 } }
 	}),
-	kind('plan', 'goals', 'Goals', 'Three for the month, no more.', ['box', 'table', 'title'], {
-		title: 'Goals'
-	}),
+	kind(
+		'plan',
+		'goals',
+		'Goals',
+		'Three for the month, no more.',
+		['lists', 'boxes', 'box', 'table', 'title'],
+		{ title: 'Goals', rules: { lists: { lines: 3, marks: 'number', lineHeight: 2 } } }
+	),
 	kind(
 		'plan',
 		'goal-timeline',
@@ -130,7 +135,7 @@ export const kinds: readonly Kind[] = [
 		'tasks',
 		'Tasks',
 		'Half a page is enough, so as not to overload the month.',
-		['box', 'table'],
+		['lists', 'box', 'table'],
 		{ title: 'Tasks' }
 	),
 	kind(
@@ -138,7 +143,7 @@ export const kinds: readonly Kind[] = [
 		'task-bank',
 		'Task bank',
 		'What may be done some time, to draw from.',
-		['table', 'box'],
+		['lists', 'table', 'box'],
 		{ title: 'Task bank', columns: columns(['What', 10], ['Done', 2]) }
 	),
 	kind(
@@ -248,7 +253,7 @@ export const kinds: readonly Kind[] = [
 		'Steps',
 		'Aim a fifth above last month’s average.',
 		['day-bars', 'path', 'table'],
-		{ title: 'Steps' }
+		{ title: 'Steps', rules: { 'day-bars': { first: 0, last: 12_000, step: 2000 } } }
 	),
 	kind(
 		'track',
@@ -264,7 +269,7 @@ export const kinds: readonly Kind[] = [
 		'Weight',
 		'A number a day, or a bar, to notice a pattern.',
 		['day-bars', 'table'],
-		{ title: 'Weight' }
+		{ title: 'Weight', rules: { 'day-bars': { first: 55, last: 65, step: 1 } } }
 	),
 	kind(
 		'log',
@@ -301,11 +306,18 @@ export const kinds: readonly Kind[] = [
 		['table', 'day-lines'],
 		{ title: 'Spending', columns: columns(['Item', 6], ['Cost ¤', 3], ['For', 3]) }
 	),
-	kind('log', 'shopping-list', 'Shopping list', 'What is needed next time.', ['table', 'box'], {
-		title: 'Shopping',
-		columns: columns(['What', 8], ['Got', 2]),
-		rules: { table: { entries: 20 } }
-	}),
+	kind(
+		'log',
+		'shopping-list',
+		'Shopping list',
+		'What is needed next time.',
+		['lists', 'table', 'box'],
+		{
+			title: 'Shopping',
+			columns: columns(['What', 8], ['Got', 2]),
+			rules: { table: { entries: 20 } }
+		}
+	),
 	kind('log', 'wish-list', 'Wish list', 'What can wait, and may be forgotten.', ['table', 'box'], {
 		title: 'Wish list',
 		columns: columns(['What', 8], ['Cost ¤', 4]),
@@ -316,8 +328,8 @@ export const kinds: readonly Kind[] = [
 		'purchases-by-urgency',
 		'Purchases by urgency',
 		'Now, soon, some day.',
-		['grid-table', 'table'],
-		{ title: 'To buy', items: names('Now', 'Soon', 'Some day'), parts: ['What', 'Cost'] }
+		['lists', 'grid-table', 'table'],
+		{ title: 'To buy', parts: ['Now', 'Soon', 'Some day'] }
 	),
 	kind(
 		'plan',
@@ -368,16 +380,16 @@ export const kinds: readonly Kind[] = [
 		'favourites',
 		'Favourites',
 		'The best of the month in boxes of their own.',
-		['grid-table', 'box'],
-		{ title: 'Favourites', items: names('Song', 'Meal', 'Place', 'Word'), parts: ['Mine', 'Ours'] }
+		['boxes', 'grid-table', 'box'],
+		{ title: 'Favourites', parts: ['Song', 'Meal', 'Place', 'Word'] }
 	),
 	kind(
 		'write',
 		'currently',
 		'Currently',
 		'Reading, playing, baking, waiting for.',
-		['grid-table', 'box'],
-		{ title: 'Currently', items: names('Reading', 'Playing', 'Baking', 'Waiting'), parts: ['Now'] }
+		['boxes', 'grid-table', 'box'],
+		{ title: 'Currently', parts: ['Reading', 'Playing', 'Baking', 'Waiting for'] }
 	),
 	kind(
 		'write',
@@ -496,7 +508,7 @@ export const kinds: readonly Kind[] = [
 		'project-page',
 		'Project page',
 		'One project with its parts and notes.',
-		['box', 'grid-table'],
+		['box', 'boxes', 'lists', 'grid-table'],
 		{ title: 'Project' },
 		filler
 	),

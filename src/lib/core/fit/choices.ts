@@ -80,16 +80,21 @@ export function isFiller(wish: Wish): boolean {
 	return wish.filler ?? kindOf(wish).filler ?? false;
 }
 
-/** All choices of a wish in a room, the most comfortable first. */
-export function choicesIn(plan: Plan, wish: Wish, room: Room): Choice[] {
-	const choices = formsIn(wish, room).flatMap(({ form, other }) =>
-		settled(wish, form).flatMap(({ as, cost }) =>
+/**
+ * All choices of a wish in a room, the most comfortable first. A title that is left open is written on a single row
+ * where no drawn one fits or none is as comfortable; with `thorough` wherever it can be.
+ */
+export function choicesIn(plan: Plan, wish: Wish, room: Room, thorough = false): Choice[] {
+	const choices = formsIn(wish, room).flatMap(({ form, other }) => {
+		const [drawn = [], written = []] = settled(wish, form).map(({ as, cost }) =>
 			form.layouts(settingOf(plan, as, form), room).map((layout): Choice => {
 				const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
 				return { ...layout, form, as, discomfort };
 			})
-		)
-	);
+		);
+		const best = drawn[0]?.discomfort ?? Infinity;
+		return [...drawn, ...written.filter(({ discomfort }) => thorough || discomfort < best)];
+	});
 	return choices.sort((a, b) => a.discomfort - b.discomfort);
 }
 

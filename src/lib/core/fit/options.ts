@@ -52,9 +52,11 @@ export function pageChoices(
 	if (wish.side && wish.side !== side) return [];
 	if (beforeCover && !mayFaceCover(wish)) return [];
 	const extra = kindOf(wish).likes && kindOf(wish).likes !== side ? disliked : 0;
+	// Where pages come first, or nothing else helps, every title may be written.
+	const all = thorough || plan.aim === 'fewest-pages';
 	const found: PageChoice[] = [];
 	const offer = (room: Size, more: number) => {
-		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }))
+		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }, all))
 			if (choice.room.span === 'page' && ((whole && more === 0) || !choice.form.wholePage)) {
 				const { w, h } = choice.room;
 				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra) });
@@ -99,7 +101,7 @@ function noLarger(a: PageChoice, b: PageChoice): boolean {
 /** The least height that a wish can take at each width of a room, where it is less than at a smaller width. */
 function leastSizes(plan: Plan, wish: Wish, room: Size): (Size & { readonly choice: Choice })[] {
 	const ruled = (w: number, h: number) =>
-		choicesIn(plan, wish, { span: 'page', w, h }).find(({ room }) => room.span === 'page');
+		choicesIn(plan, wish, { span: 'page', w, h }, true).find(({ room }) => room.span === 'page');
 	const sizes: (Size & { readonly choice: Choice })[] = [];
 	let lowest = room.h + 1;
 	for (let w = 1; w <= room.w; w++) {

@@ -34,7 +34,13 @@ export function* planning(
 			state = solving.next();
 		}
 		const { value } = state;
-		return { cost: value.best.cost, run: drawUp(value), all: value.best.places.every(Boolean) };
+		// What has no size on any page cannot be helped by other sizes of the rest.
+		const lost = planned.items.some(
+			({ pageChoices, spreadChoices }, index) =>
+				!value.best.places[index] &&
+				[...pageChoices, ...spreadChoices].some((choices) => choices.length > 0)
+		);
+		return { cost: value.best.cost, run: drawUp(value), all: !lost };
 	}
 	const usual = yield* solved(problemOf(plan));
 	if (usual.all || done >= steps) return usual.run;
@@ -49,7 +55,7 @@ export function* planning(
 interface Solved {
 	readonly cost: number;
 	readonly run: Run;
-	/** Whether everything has a place. */
+	/** Whether everything that a page could take has a place. */
 	readonly all: boolean;
 }
 

@@ -3,7 +3,8 @@ import months from '../../../../tests/support/version-1/months.json';
 import { planRun } from '../fit';
 import { checked, planSchema, toPlan, wishFromVersion1 } from '.';
 
-// Documents as version 1 wrote them, with the runs that it planned for them: every kind as it started, and random ones.
+// Documents as version 1 wrote them, with the runs that it planned for them: every kind as it started, and random ones
+// (of sixteen two were left out: more sizes are tried now, and a kind that had two forms keeps the first).
 
 const planOf = (document: unknown) => {
 	const read = checked(planSchema, document);
@@ -42,12 +43,12 @@ describe('documents of version 1', () => {
 			kind: 'habits',
 			title: 'Habits',
 			rules: {
-				'mini-calendar-set': { across: 10, cell: 2, marking: 'fill' },
-				strips: { across: 10, marking: 'fill' },
-				'matrix-days-down': { marking: 'fill' },
-				'matrix-days-across': { marking: 'fill' },
-				'rhythm-boxes': { marking: 'fill' },
-				ring: { cell: 2, marking: 'fill' }
+				'mini-calendar-set': { across: 10, cell: 2, done: 'filled' },
+				strips: { across: 10, done: 'filled' },
+				'matrix-days-down': { done: 'filled' },
+				'matrix-days-across': { done: 'filled' },
+				'rhythm-boxes': { done: 'filled' },
+				ring: { cell: 2, done: 'filled' }
 			}
 		});
 	});

@@ -32,6 +32,29 @@ const read: Readonly<Record<string, readonly string[]>> = {
 	cover: ['cell']
 };
 
+/** Forms that kinds took first in version 1 and take first no more. */
+const former: Readonly<Record<string, string | undefined>> = {
+	goals: 'box',
+	tasks: 'box',
+	'task-bank': 'table',
+	'shopping-list': 'table',
+	'purchases-by-urgency': 'grid-table',
+	favourites: 'grid-table',
+	currently: 'grid-table'
+};
+
+/** What one word said of a tracker in version 1. */
+const markings: Readonly<Record<string, [string, unknown][]>> = {
+	fill: [['done', 'filled']],
+	circle: [['done', 'circled']],
+	cross: [['missed', 'crossed']],
+	leave: [['missed', 'left']],
+	'fill-and-cross': [
+		['done', 'filled'],
+		['missed', 'crossed']
+	]
+};
+
 /** Forms whose cells are as high as they are wide: one number now. */
 const square = new Set([
 	'mini-calendar',
@@ -104,20 +127,24 @@ function parted(wish: Raw, forms: readonly string[]): Raw {
 	);
 	const rules = [...new Set(forms)].flatMap((form): [string, Raw][] => {
 		const own = (Object.hasOwn(read, form) ? (read[form] ?? []) : []).flatMap(
-			(name): [string, unknown][] => ruleOf(form, name, wish[name])
+			(name): [string, unknown][] => rulesOf(form, name, wish[name])
 		);
 		if (months && form === 'grid-table') own.push(['across', 'months']);
 		return own.length > 0 ? [[form, Object.fromEntries(own)]] : [];
 	});
+	// These kinds are ruled otherwise now, and what was planned stays as it was.
+	const form = wish.form ?? (typeof wish.kind === 'string' ? former[wish.kind] : undefined);
 	return {
 		...Object.fromEntries(kept),
+		...(form === undefined ? {} : { form }),
 		...(rules.length > 0 ? { rules: Object.fromEntries(rules) } : {})
 	};
 }
 
-/** A rule of a form from a field of the bag; none where the form did nothing with its value. */
-function ruleOf(form: string, name: string, value: unknown): [string, unknown][] {
+/** Rules of a form from a field of the bag; none where the form did nothing with its value. */
+function rulesOf(form: string, name: string, value: unknown): [string, unknown][] {
 	if (value === undefined) return [];
+	if (name === 'marking') return typeof value === 'string' ? (markings[value] ?? []) : [];
 	if (name === 'cell' && square.has(form) && isRaw(value) && typeof value.w === 'number')
 		return [['cell', Math.min(mostSquare, value.w)]];
 	if (name === 'shape') {

@@ -174,7 +174,8 @@ describe('habits', () => {
 				{ name: 'Oven', group: 'home' },
 				{ name: 'Water', group: 'health' }
 			],
-			marking: 'fill-and-cross',
+			done: 'filled',
+			missed: 'crossed',
 			note: 'a walk is half an hour',
 			showGoals: true
 		};
@@ -387,5 +388,62 @@ describe('the measured hand', () => {
 		);
 		expect(drawnBy('mini-calendar', { cell: 2 }, large).why).toHaveLength(2);
 		expect(drawnBy('mini-calendar', { cell: 1 }, {}).why).toHaveLength(2);
+	});
+});
+
+describe('boxes and lists', () => {
+	test.each([
+		[4, 2, 2, 13, 17],
+		[6, 2, 3, 13, 11]
+	])('%i boxes on 28 × 36 stand %i × %i, each %i × %i', (count, across, down, w, h) => {
+		const parts = Array.from({ length: count }, (_, index) => `Box ${index}`);
+		const found = best('boxes', { parts, across }, page(28, 36));
+		expect(found).toMatchObject({ across, down, cell: { w, h }, gap: 1, over: 1 });
+	});
+
+	test('four boxes stand two by two by themselves', () => {
+		expect(best('boxes', {}, page(28, 36))).toMatchObject({ across: 2, down: 2 });
+	});
+
+	test('three numbered goals take a title and three lines', () => {
+		const goals = { title: 'Goals', lines: 3, marks: 'number', lineHeight: 2 };
+		// Title 4 + 3 lines of 2 = 10.
+		expect(best('lists', goals, page(28, 40))).toMatchObject({ rows: 3, size: { w: 28, h: 10 } });
+	});
+
+	test('three lists stand side by side and fill their room', () => {
+		const parts = ['Now', 'Soon', 'Some day'];
+		// (28 − 2) ÷ 3 = 8; name 1 + 35 lines below the title's 4.
+		expect(best('lists', { title: 'To buy', parts }, page(28, 40))).toMatchObject({
+			across: 3,
+			rows: 35,
+			capacity: 105,
+			over: 2
+		});
+	});
+});
+
+describe('scales and nights', () => {
+	test('steps from 0 to 12,000 by 2,000 take 6 × 3 squares, by 1,000 twelve', () => {
+		const steps = { first: 0, last: 12_000, step: 2000 };
+		expect(best('day-bars', steps, page(28, 40)).across).toBe(18);
+		expect(best('day-bars', { ...steps, step: 1000 }, page(28, 40)).across).toBe(12);
+		expect(best('day-bars', { first: 58, last: 64, step: 1, bar: 10 }, page(28, 40)).across).toBe(
+			6
+		);
+		const texts = firstOf(answer('day-bars', steps, page(28, 40)))
+			.marks()
+			.flat()
+			.flatMap((mark) => (mark.kind === 'text' && mark.y === 0 ? [mark.text] : []));
+		expect(texts).toEqual(['2000', '4000', '6000', '8000', '10000', '12000']);
+	});
+
+	test('a night from 18 o’clock shows 18 hours or more, with a square for two where it must', () => {
+		// 28 − 2 − 2 = 24 hours; 22 − 4 = 18; 21 − 4 = 17 squares would end at 11, so a square is two hours.
+		expect(best('hours', {}, page(28, 40)).hours).toBe(24);
+		expect(best('hours', {}, page(22, 40)).hours).toBe(18);
+		expect(best('hours', {}, page(21, 40))).toMatchObject({ hours: 24, size: { w: 16 } });
+		expect(best('hours', {}, page(13, 40))).toMatchObject({ hours: 18, size: { w: 13 } });
+		expect(answer('hours', {}, page(12, 40))).toEqual([]);
 	});
 });

@@ -9,7 +9,16 @@ const total = 2;
 const header = 1;
 /** An axis from evening to evening breaks no night (common practice). */
 const usualStart = 18;
-const leastHours = 8;
+/** From such an hour on an axis is one of nights. */
+const nightStart = 15;
+/** A night's axis ends at noon or later, never before waking; a day's is at least so long (common practice). */
+const noon = 12;
+const leastDay = 8;
+
+/** Hours that an axis from an hour on must show. */
+function leastFrom(start: number): number {
+	return start >= nightStart ? 24 - start + noon : leastDay;
+}
 
 /**
  * Days down, hours across: label 2 + hours × squares an hour + total 2. The axis starts at 18 o'clock
@@ -25,16 +34,21 @@ export const hours = pageForm({
 		const { days } = setting.month;
 		const most = there.w - dayLabelWidth - total;
 		const wanted = hoursShown.of(setting);
-		const count = wanted ?? Math.min(24, most);
-		if (count < (wanted ? 1 : leastHours)) return [];
+		const start = firstHour.of(setting) ?? usualStart;
+		const least = leastFrom(start);
+		// Where a night has too few squares, one of them stands for two hours.
+		const per = wanted === undefined && most < least && start >= nightStart ? 2 : 1;
+		const hours = wanted ?? Math.min(24, most * per);
+		if (hours < (wanted ? 1 : least)) return [];
+		const count = Math.ceil(hours / per);
 		const each = Math.max(1, Math.min(2, Math.floor(most / count)));
 		return [...new Set([each, 1])].map((wide) => {
 			const size = { w: dayLabelWidth + count * wide + total, h: top + header + days };
 			return {
 				size,
-				discomfort: count >= 24 ? 0 : count >= 16 ? 10 : 30,
+				discomfort: per > 1 ? 30 : hours >= 24 ? 0 : hours >= 16 ? 10 : 30,
 				facts: {
-					hours: count,
+					hours,
 					rows: days,
 					header,
 					title: top,
@@ -43,22 +57,27 @@ export const hours = pageForm({
 					over: there.w - size.w
 				},
 				why: [
-					`days ${dayLabelWidth} + ${count} hours × ${wide} + total ${total} = ${size.w} of ${there.w} across`,
+					per > 1
+						? `days ${dayLabelWidth} + ${count} squares for ${hours} hours + total ${total} = ${size.w} of ${there.w} across`
+						: `days ${dayLabelWidth} + ${count} hours × ${wide} + total ${total} = ${size.w} of ${there.w} across`,
 					`${titleSum(top)}header ${header} + ${days} days = ${size.h} of ${there.h} down`
 				],
-				marks: () => [...titleMarks(setting, size.w, false), ...chart(setting, top, count, wide)]
+				marks: () => [
+					...titleMarks(setting, size.w, false),
+					...chart(setting, top, count, wide, per)
+				]
 			};
 		});
 	}
 });
 
-function chart(setting: Setting, top: number, count: number, wide: number): Mark[] {
+function chart(setting: Setting, top: number, count: number, wide: number, per: number): Mark[] {
 	const { days } = setting.month;
 	const start = firstHour.of(setting) ?? usualStart;
 	const y = top + header;
 	const end = dayLabelWidth + count * wide;
 	return [
-		...hourLabels(start, count, wide, { x: dayLabelWidth, y: top }),
+		...hourLabels(start, count, wide, { x: dayLabelWidth, y: top }, per),
 		text('Σ', { x: end, y: top, w: total, h: 1 }, 'hand'),
 		...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: wide, h: 1 }, count, days),
@@ -72,12 +91,13 @@ export function hourLabels(
 	start: number,
 	count: number,
 	wide: number,
-	at: { x: number; y: number }
+	at: { x: number; y: number },
+	per = 1
 ): Mark[] {
 	const step = wide === 1 ? 2 : 1;
 	return Array.from({ length: Math.ceil(count / step) }, (_, index) =>
 		text(
-			String((start + index * step) % 24),
+			String((start + index * step * per) % 24),
 			{ x: at.x + index * step * wide, y: at.y, w: 1, h: 1 },
 			'figure'
 		)

@@ -1,6 +1,7 @@
 import { bedWake } from './bed-wake';
 import { blank } from './blank';
 import { box } from './box';
+import { boxes } from './boxes';
 import { cover } from './cover';
 import { dayBars } from './day-bars';
 import { dayCells } from './day-cells';
@@ -9,6 +10,7 @@ import type { Form } from './form';
 import { withFigures } from './figures';
 import { gridTable } from './grid-table';
 import { hours } from './hours';
+import { lists } from './lists';
 import { matrixDaysAcross } from './matrix-days-across';
 import { matrixDaysDown } from './matrix-days-down';
 import { miniCalendar } from './mini-calendar';
@@ -45,6 +47,8 @@ export const forms: readonly Form[] = [
 	title,
 	quote,
 	box,
+	boxes,
+	lists,
 	weekBoxesList,
 	withFigures(miniCalendar),
 	withNotes(withFigures(miniCalendarSet)),

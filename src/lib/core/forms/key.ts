@@ -21,10 +21,10 @@ export interface Key extends Size {
 	readonly entry: number;
 }
 
-/** Names of a key, 4 to 6: those of the wish, or usual ones. */
+/** Names of a key, 2 to 6: those of the wish, or usual ones. */
 export function levelsOf({ content }: Setting): readonly string[] {
 	const names = content.levels ?? usual;
-	return names.length >= 4 ? names.slice(0, 6) : usual;
+	return names.length >= 2 ? names.slice(0, 6) : usual;
 }
 
 /** The key in a width: a swatch of 2 × 2 squares and a name for each level; undefined when too narrow. */

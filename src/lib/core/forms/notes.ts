@@ -4,28 +4,33 @@ import { ranked, type Form, type Layout, type Room, type Setting } from './form'
 import { showGoals } from './labels';
 import { openChoice } from './rule';
 
-/** How a tracker is marked: what stands for done, and what for missed. */
-const marking = openChoice({
-	name: 'marking',
-	label: 'Marked by',
-	unsaid: 'not said on the page',
+/** What stands for done on a tracker. */
+const done = openChoice({
+	name: 'done',
+	label: 'Done is',
+	unsaid: 'not said',
 	options: [
-		['fill', 'filling what was done'],
-		['circle', 'circling the date'],
-		['cross', 'crossing what was missed'],
-		['leave', 'leaving it empty'],
-		['fill-and-cross', 'filling and crossing']
+		['filled', 'filled'],
+		['crossed', 'crossed'],
+		['circled', 'circled'],
+		['ticked', 'ticked'],
+		['dotted', 'dotted']
 	]
 });
 
-/** What marks on a tracker mean, in words for the page. */
-const markingWords = {
-	fill: 'filled: done',
-	circle: 'date circled: done',
-	cross: 'crossed: missed',
-	leave: 'left empty: missed',
-	'fill-and-cross': 'filled: done, crossed: missed'
-} as const;
+/** What stands for missed. */
+const missed = openChoice({
+	name: 'missed',
+	label: 'Missed is',
+	unsaid: 'not said',
+	options: [
+		['left', 'left empty'],
+		['crossed', 'crossed'],
+		['dashed', 'dashed']
+	]
+});
+
+const missedWords = { left: 'left empty', crossed: 'crossed', dashed: 'dashed' } as const;
 
 const mostLines = 8;
 /** Notes below a narrow tracker may be wider than it, up to this width. */
@@ -34,12 +39,13 @@ const usualWidth = 16;
 /** What stands below a tracker: how it is marked, what counts as done, which habits belong together. */
 function notesOf(setting: Setting): string[] {
 	const { items, note } = setting.content;
-	const meaning = marking.of(setting);
+	const [yes, no] = [done.of(setting), missed.of(setting)];
+	const told = [...(yes ? [`${yes}: done`] : []), ...(no ? [`${missedWords[no]}: missed`] : [])];
 	const groups = new Map<string, string[]>();
 	for (const { group, short, name } of items ?? [])
 		if (group) groups.set(group, [...(groups.get(group) ?? []), short ?? name]);
 	return [
-		...(meaning ? [markingWords[meaning]] : []),
+		...(told.length > 0 ? [told.join(', ')] : []),
 		...(note ? [note] : []),
 		...[...groups].map(([group, names]) => `${group}: ${names.join(', ')}`)
 	];
@@ -80,7 +86,7 @@ export function withNotes(form: Form): Form {
 	return {
 		...form,
 		content: [...form.content, 'note'],
-		rules: [...form.rules, marking, showGoals],
+		rules: [...form.rules, done, missed, showGoals],
 		layouts: (setting, room) => {
 			if (notesOf(setting).length === 0) return form.layouts(setting, room);
 			const layouts: Layout[] = [];

@@ -98,7 +98,7 @@ type ChoiceWords<T extends string> = RuleWords & {
 /** Declares a choice that has a usual way. */
 export function choiceRule<const T extends string>(
 	rule: ChoiceWords<T> & { readonly usual: T }
-): ChoiceRule<T> & { readonly of: (ruled: Ruled) => T } {
+): Omit<ChoiceRule<T>, 'of'> & { readonly of: (ruled: Ruled) => T } {
 	const open = openChoice<T>(rule);
 	return { ...open, usual: rule.usual, of: (ruled) => open.of(ruled) ?? rule.usual };
 }

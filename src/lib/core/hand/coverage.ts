@@ -9,6 +9,8 @@ export interface Coverage {
 	readonly lettering: Ranges;
 }
 
+/** The shipped fonts have these, and most texts have no others. */
+const plain = /^[\x20-\x7e]*$/;
 /** Joiners, variation selectors and white space are shown by no letter of their own. */
 const unseen = /^[\s\p{Default_Ignorable_Code_Point}]$/u;
 /** As wide as a wide letter, and as an ordinary one; neither is swallowed like a plain space. */
@@ -30,16 +32,17 @@ export function missingLetters(
 	coverage: Coverage
 ): string[] {
 	const missing = new Set<string>();
-	for (const { text, style } of texts)
+	for (const { text, style } of texts) {
+		if (plain.test(text)) continue;
 		for (const letter of letters(text))
 			if (isMissing(letter, rangesFor(style, coverage))) missing.add(letter);
+	}
 	return [...missing];
 }
 
 /** A text with room left for the letters that no font has. */
 export function roomForMissing(text: string, style: string, coverage: Coverage): string {
-	// The shipped fonts have these, and most texts have no others.
-	if (/^[\x20-\x7e]*$/.test(text)) return text;
+	if (plain.test(text)) return text;
 	const ranges = rangesFor(style, coverage);
 	const all = letters(text);
 	if (!all.some((letter) => isMissing(letter, ranges))) return text;

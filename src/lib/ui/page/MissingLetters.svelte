@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { pageMarks, type Plan, type Run } from '$lib/core/fit';
-	import { missingLetters } from '$lib/core/hand';
+	import { pageKey, pageMarks, type Plan, type Run } from '$lib/core/fit';
+	import { missingLetters, type Coverage } from '$lib/core/hand';
 	import { getCoverage } from '$lib/ui/fonts.svelte';
 
 	interface Props {
@@ -20,11 +20,27 @@
 		if (plain && missingLetters([{ text: typed, style: 'hand' }], coverage()).length === 0)
 			return [];
 		const numbers = pages ?? run.pages.map(({ number }) => number);
-		const texts = numbers
-			.flatMap((page) => pageMarks(plan, run, page))
-			.flatMap((mark) => (mark.kind === 'text' ? [mark] : []));
-		return missingLetters(texts, coverage());
+		return [...new Set(numbers.flatMap((page) => missingOn(page)))];
 	});
+
+	/** What was found of pages as they are drawn: most stay as they are from one run to the next. */
+	let known = new Map<string, readonly string[]>();
+	let knownFor: Coverage | undefined;
+	const mostKnown = 500;
+
+	function missingOn(page: number): readonly string[] {
+		if (knownFor !== coverage() || known.size > mostKnown) known = new Map();
+		knownFor = coverage();
+		const key = pageKey(plan, run, page);
+		const found =
+			known.get(key) ??
+			missingLetters(
+				pageMarks(plan, run, page).flatMap((mark) => (mark.kind === 'text' ? [mark] : [])),
+				coverage()
+			);
+		known.set(key, found);
+		return found;
+	}
 </script>
 
 {#if missing.length > 0}

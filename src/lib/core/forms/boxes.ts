@@ -1,0 +1,160 @@
+import { frame, line, text, type LineMark, type Mark } from '../draw';
+import type { Rect, Size } from '../paper';
+import { gapBetween, sideBySide, titleStyle } from './common-rules';
+import { pageForm, type PageLayout, type Setting } from './form';
+import { titleSum } from './rows';
+import { choiceRule } from './rule';
+import { titleMarks, titleRows } from './title-band';
+
+const usualGap = 1;
+const usualNames = ['First', 'Second', 'Third', 'Fourth'];
+/** Boxes smaller than these are cramped, and than the last of them no boxes any more. */
+const sizes: readonly (Size & { readonly discomfort: number })[] = [
+	{ w: 10, h: 8, discomfort: 0 },
+	{ w: 8, h: 6, discomfort: 15 },
+	{ w: 6, h: 4, discomfort: 40 }
+];
+
+const ruling = choiceRule({
+	name: 'ruled',
+	label: 'Inside',
+	options: [
+		['blank', 'free'],
+		['lined', 'lines'],
+		['ticked', 'a list to tick']
+	],
+	usual: 'blank'
+});
+
+/** Lines around each box. */
+export const frames = choiceRule({
+	name: 'frames',
+	label: 'Frames',
+	options: [
+		['lines', 'lines'],
+		['corners', 'corners'],
+		['none', 'none']
+	],
+	usual: 'lines'
+});
+
+/** Boxes of one size in rows and columns. */
+interface Arrangement {
+	readonly across: number;
+	readonly down: number;
+	readonly gap: number;
+	readonly box: Size;
+	readonly discomfort: number;
+}
+
+function namesOf({ content }: Setting): readonly string[] {
+	return content.parts && content.parts.length > 0 ? content.parts : usualNames;
+}
+
+/** The arrangement with the largest boxes, a little wider than high; undefined where they would be too small. */
+function arrange(setting: Setting, there: Size): Arrangement | undefined {
+	const count = namesOf(setting).length;
+	const gap = gapBetween.of(setting) ?? usualGap;
+	const height = there.h - titleRows(setting);
+	const wanted = sideBySide.of(setting);
+	const ways = Array.from({ length: count }, (_, index) => index + 1)
+		.filter((across) => wanted === undefined || across === Math.min(wanted, count))
+		.flatMap((across): Arrangement[] => {
+			const down = Math.ceil(count / across);
+			const box = {
+				w: Math.floor((there.w - (across - 1) * gap) / across),
+				h: Math.floor((height - (down - 1) * gap) / down)
+			};
+			const size = sizes.find(({ w, h }) => box.w >= w && box.h >= h);
+			return size ? [{ across, down, gap, box, discomfort: size.discomfort }] : [];
+		});
+	const rank = ({ box }: Arrangement) => Math.min(2 * box.w, 3 * box.h);
+	return ways.sort((a, b) => a.discomfort - b.discomfort || rank(b) - rank(a))[0];
+}
+
+/**
+ * Named boxes of equal size in a × b with gaps of 1: (width − (a − 1) · gap) ÷ a, likewise down below the title; what is
+ * over stays free at the right and below. They fill the room they are given. (Common practice.)
+ */
+export const boxes = pageForm({
+	id: 'boxes',
+	name: 'Boxes',
+	content: ['title', 'parts'],
+	rules: [titleStyle, ruling, frames, sideBySide, gapBetween],
+	layouts: (setting, there) => {
+		const half = Math.ceil(there.h / 2);
+		return [there, { w: there.w, h: half }].flatMap((size, index): PageLayout[] => {
+			const way = arrange(setting, size);
+			if (!way) return [];
+			const top = titleRows(setting);
+			const { across, down, gap, box } = way;
+			const used = { w: across * (box.w + gap) - gap, h: top + down * (box.h + gap) - gap };
+			const gaps = (count: number) => (count > 1 ? ` + ${count - 1} × ${gap}` : '');
+			return [
+				{
+					size,
+					discomfort: Math.min(100, way.discomfort + 10 * index),
+					stretches: true,
+					facts: {
+						cell: box,
+						across,
+						down,
+						gap,
+						title: top,
+						capacity: namesOf(setting).length,
+						over: size.w - used.w
+					},
+					why: [
+						`${across} × ${box.w}${gaps(across)} = ${used.w} of ${size.w} across`,
+						`${titleSum(top)}${down} × ${box.h}${gaps(down)} = ${used.h} of ${size.h} down`
+					],
+					marks: () => [
+						...titleMarks(setting, size.w, false),
+						...namesOf(setting).flatMap((name, place) =>
+							boxMarks(setting, name, {
+								x: (place % across) * (box.w + gap),
+								y: top + Math.floor(place / across) * (box.h + gap),
+								...box
+							})
+						)
+					]
+				}
+			];
+		});
+	}
+});
+
+function boxMarks(setting: Setting, name: string, box: Rect): Mark[] {
+	const { x, y, w, h } = box;
+	const rows = Array.from({ length: h - 2 }, (_, index) => y + 2 + index);
+	const inside = ruling.of(setting);
+	const ruled: Mark[] =
+		inside === 'blank'
+			? []
+			: rows.flatMap((row): Mark[] =>
+					inside === 'lined'
+						? [line(x, row, x + w, row)]
+						: [...frame({ x, y: row - 1, w: 1, h: 1 }), line(x, row, x + w, row)]
+				);
+	return [
+		text(name, { x, y, w, h: 1 }, 'hand', 'start'),
+		...framed(frames.of(setting), box),
+		...ruled
+	];
+}
+
+/** The lines around a box: all of them, its corners, or none. */
+export function framed(style: 'lines' | 'corners' | 'none', box: Rect): LineMark[] {
+	if (style === 'none') return [];
+	if (style === 'lines') return frame(box);
+	const { x, y, w, h } = box;
+	return [
+		[x, y, 1, 1],
+		[x + w, y, -1, 1],
+		[x, y + h, 1, -1],
+		[x + w, y + h, -1, -1]
+	].flatMap(([cx = 0, cy = 0, dx = 0, dy = 0]) => [
+		line(Math.min(cx, cx + dx), cy, Math.max(cx, cx + dx), cy),
+		line(cx, Math.min(cy, cy + dy), cx, Math.max(cy, cy + dy))
+	]);
+}

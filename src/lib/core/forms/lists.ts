@@ -1,0 +1,156 @@
+import { frame, line, text, type Mark } from '../draw';
+import type { Size } from '../paper';
+import { lineHeight, sideBySide, titleStyle } from './common-rules';
+import { pageForm, type PageLayout, type Setting } from './form';
+import { titleSum } from './rows';
+import { choiceRule, flagRule, numberRule } from './rule';
+import { titleMarks, titleRows } from './title-band';
+
+const gap = 1;
+const leastWidth = 8;
+const leastLines = 3;
+/** Lines narrower than these leave little to write on. */
+const usualWidth = 12;
+const sign = 2;
+
+const marks = choiceRule({
+	name: 'marks',
+	label: 'Before each line',
+	options: [
+		['box', 'a box to tick'],
+		['number', 'a number'],
+		['none', 'nothing']
+	],
+	usual: 'box'
+});
+
+const lines = numberRule({
+	name: 'lines',
+	label: 'Lines',
+	least: 1,
+	most: 100,
+	unit: 'a list',
+	chosen: ({ rows }) => rows
+});
+
+/** Every second line lightly coloured. */
+export const everySecond = flagRule({ name: 'everySecond', label: 'every second line tinted' });
+
+/** Names of the lists; one without a name where none is named. */
+function namesOf({ content }: Setting): readonly string[] {
+	return content.parts && content.parts.length > 0 ? content.parts : [''];
+}
+
+/**
+ * Lists of lines to tick or to number, one or several side by side with gaps of 1: title 4, a row for the list's name,
+ * then as many lines as fit, or as are wanted; the items are written on the first ones. (Common practice.)
+ */
+export const lists = pageForm({
+	id: 'lists',
+	name: 'Lists',
+	content: ['title', 'items', 'parts'],
+	rules: [titleStyle, marks, lines, everySecond, sideBySide, lineHeight],
+	layouts: (setting, there) => {
+		const names = namesOf(setting);
+		const wanted = sideBySide.of(setting);
+		const most = Math.min(names.length, Math.floor((there.w + gap) / (leastWidth + gap)));
+		const counts = wanted
+			? [Math.min(wanted, names.length)].filter((across) => across <= most)
+			: Array.from({ length: Math.max(0, most) }, (_, index) => most - index);
+		// More abreast is liked better, so in one room only the widest way is drawn.
+		const [across] = counts;
+		if (across === undefined) return [];
+		return [there.h, Math.ceil(there.h / 2)].flatMap((h, index) =>
+			layoutIn(setting, { w: there.w, h }, across, 10 * index)
+		);
+	}
+});
+
+function layoutIn(setting: Setting, there: Size, across: number, more: number): PageLayout[] {
+	const names = namesOf(setting);
+	const top = titleRows(setting);
+	const high = lineHeight.of(setting) ?? setting.hand.lineHeight;
+	const head = names.some(Boolean) ? 1 : 0;
+	const down = Math.ceil(names.length / across);
+	const fixed = lines.of(setting);
+	const each = Math.floor((there.h - top - (down - 1) * gap) / down);
+	const free = Math.floor((each - head) / high);
+	const rows = fixed ?? free;
+	if (rows > free || rows < Math.min(leastLines, fixed ?? leastLines)) return [];
+	const w = Math.floor((there.w - (across - 1) * gap) / across);
+	const one = head + rows * high;
+	const used = top + down * one + (down - 1) * gap;
+	const size = { w: there.w, h: fixed === undefined ? there.h : used };
+	return [
+		{
+			size,
+			discomfort: Math.min(100, more + (w < usualWidth ? 15 : 0)),
+			stretches: fixed === undefined,
+			facts: {
+				rows,
+				across,
+				down,
+				gap,
+				title: top,
+				lineHeight: high,
+				capacity: rows * names.length,
+				over: there.w - across * (w + gap) + gap
+			},
+			why: [
+				`${across} × ${w}${across > 1 ? ` + ${across - 1} × ${gap}` : ''} across`,
+				`${titleSum(top)}${head > 0 ? 'name 1 + ' : ''}${rows} lines${high > 1 ? ` × ${high}` : ''} = ${used} of ${there.h} down`
+			],
+			marks: () => [
+				...titleMarks(setting, size.w, false),
+				...names.flatMap((name, index) => {
+					const at = {
+						x: (index % across) * (w + gap),
+						y: top + Math.floor(index / across) * (one + gap)
+					};
+					const written = index === 0 ? (setting.content.items ?? []) : [];
+					return listMarks(setting, name, { ...at, w, head, rows, high }, written);
+				})
+			]
+		}
+	];
+}
+
+interface ListPlace {
+	readonly x: number;
+	readonly y: number;
+	readonly w: number;
+	readonly head: number;
+	readonly rows: number;
+	readonly high: number;
+}
+
+function listMarks(
+	setting: Setting,
+	name: string,
+	{ x, y, w, head, rows, high }: ListPlace,
+	written: readonly { readonly name: string }[]
+): Mark[] {
+	const before = marks.of(setting);
+	const start = before === 'none' ? 0 : sign;
+	const tinted = everySecond.of(setting);
+	return [
+		...(head > 0 && name ? [text(name, { x, y, w, h: 1 }, 'hand', 'start')] : []),
+		...Array.from({ length: rows }, (_, row) => row).flatMap((row): Mark[] => {
+			const foot = y + head + (row + 1) * high;
+			const words = written[row]?.name ?? '';
+			return [
+				...(tinted && row % 2 === 1
+					? [{ kind: 'tint', tone: 'line', x, y: foot - high, w, h: high } as const]
+					: []),
+				...(before === 'box' ? frame({ x, y: foot - 1, w: 1, h: 1 }) : []),
+				...(before === 'number'
+					? [text(String(row + 1), { x, y: foot - 1, w: sign, h: 1 }, 'figure', 'start')]
+					: []),
+				...(words
+					? [text(words, { x: x + start, y: foot - 1, w: w - start, h: 1 }, 'hand', 'start')]
+					: []),
+				line(x + start, foot, x + w, foot)
+			];
+		})
+	];
+}
