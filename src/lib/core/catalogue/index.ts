@@ -1,3 +1,4 @@
 export * from './completed';
 export * from './kinds';
 export * from './starting-set';
+export { isMeant, kindsCalled, type Findable } from './search';

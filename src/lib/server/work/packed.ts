@@ -14,5 +14,7 @@ export async function pack(response: Response): Promise<Packed> {
 }
 
 export function unpack({ status, headers, body }: Packed): Response {
-	return new Response(body, { status, headers: headers.map(([name, value]) => [name, value]) });
+	const all = new Headers();
+	for (const [name, value] of headers) all.append(name, value);
+	return new Response(body, { status, headers: all });
 }

@@ -8,6 +8,7 @@
 	import CalendarFile from './CalendarFile.svelte';
 	import ContentFields from './ContentFields.svelte';
 	import FormChoice from './FormChoice.svelte';
+	import KeepKind from './KeepKind.svelte';
 	import PlaceFields from './PlaceFields.svelte';
 	import RuleFields from './RuleFields.svelte';
 	import WeeksFields from './WeeksFields.svelte';
@@ -92,8 +93,10 @@
 		{#if !wish.weeks}<PlaceFields {desk} {wish} />{/if}
 	</section>
 	<WhatIf {desk} {wish} />
-	<div class="flex gap-2">
+	<KeepKind {wish} />
+	<div class="flex flex-wrap gap-2">
 		<button class="button text-sm" onclick={() => desk.move(wish.id, -1)}>Move up</button>
 		<button class="button text-sm" onclick={() => desk.move(wish.id, 1)}>Move down</button>
+		<button class="button text-sm" onclick={() => desk.duplicate(wish.id)}>Duplicate</button>
 	</div>
 </div>

@@ -238,6 +238,16 @@ export class MonthDesk {
 		this.chosen = wish.id;
 	}
 
+	/** Puts a copy of a wish behind it, under an id that is free; what is pinned stays with the first. */
+	duplicate(id: string): void {
+		const at = this.wishes.findIndex((wish) => wish.id === id);
+		const like = this.wishes[at];
+		if (!like) return;
+		const copy: Wish = { ...like, id: this.freeId(like.kind), pin: undefined, facing: undefined };
+		this.change({ wishes: this.wishes.toSpliced(at + 1, 0, copy) });
+		this.chosen = copy.id;
+	}
+
 	remove(id: string): void {
 		this.change({ wishes: this.wishes.filter((wish) => wish.id !== id) });
 		if (this.chosen === id) this.chosen = undefined;

@@ -86,6 +86,19 @@ describe('the desk', () => {
 		expect(idsOf(month)).toBe('habits,habits-2');
 	});
 
+	test('duplicates a wish behind it, without its pin', () => {
+		const month = desk(['a', 'b']);
+		month.edit('a', { title: 'Log', pin: { page: 14 } });
+		month.duplicate('a');
+		expect(month.wishes.map(({ title, pin }) => [title, pin?.page])).toEqual([
+			['Log', 14],
+			['Log', undefined],
+			[undefined, undefined]
+		]);
+		expect(new Set(month.wishes.map(({ id }) => id)).size).toBe(3);
+		expect(month.chosen).toBe(month.wishes[1]?.id);
+	});
+
 	test('takes a typed title back as a whole, and makes it again', () => {
 		const month = desk(['a']);
 		for (const title of ['L', 'Lo', 'Log']) month.edit('a', { title });

@@ -2,7 +2,7 @@
 	import { monthWords } from '$lib/ui/words';
 	import { invalidate } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
-	import { kinds, purposes } from '$lib/core/catalogue';
+	import { isMeant, kinds, purposes } from '$lib/core/catalogue';
 	import type { Wish } from '$lib/core/wish';
 	import TextField from '$lib/ui/fields/TextField.svelte';
 	import KindCard from '$lib/ui/kinds/KindCard.svelte';
@@ -61,9 +61,8 @@
 	);
 	const isOwn = $derived(data.ownKinds.some(({ id }) => id === chosen));
 
-	function matches({ name, about }: Entry) {
-		return `${name} ${about}`.toLowerCase().includes(search.trim().toLowerCase());
-	}
+	const matches = ({ name, about, wish }: Entry) =>
+		isMeant({ name, about, kind: wish.kind }, search);
 
 	function choose(next: Entry) {
 		chosen = next.key;
