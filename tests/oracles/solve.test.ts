@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import {
+	pack,
+	PackingCache,
+	solve,
+	usualEffort,
+	type Effort,
+	type Progress
+} from '../../src/lib/core/fit/solve';
+import { seeds, solved } from '../support/integer-program';
+import { faultsOf } from '../support/judge-solution';
+import { fitsByRelations } from '../support/pack-by-relations';
+import { cutPages, ordinaryMonth, smallProblem } from '../support/problems';
+
+test('rectangles are packed whenever their relations to each other allow it', () => {
+	const size = fc.record({
+		w: fc.integer({ min: 1, max: 12 }),
+		h: fc.integer({ min: 1, max: 12 })
+	});
+	fc.assert(
+		fc.property(fc.array(size, { minLength: 2, maxLength: 5 }), (sizes) => {
+			const page = { w: 14, h: 15 };
+			const { found } = pack(page, sizes);
+			expect(found !== 'none').toBe(fitsByRelations(page, sizes));
+		}),
+		{ numRuns: 2000 }
+	);
+});
+
+test('pages cut at random come back as exactly so many pages', () => {
+	for (const seed of seeds(120)) {
+		const { problem, pages } = cutPages(seed);
+		const { best, bound } = solved(problem);
+		expect(faultsOf(problem, best), `seed ${seed}`).toEqual([]);
+		expect(bound, `seed ${seed}`).toBe(best.cost);
+		const used = best.places.map((place) => (place ? place.page + 1 : Infinity));
+		expect(Math.max(...used), `seed ${seed}`).toBe(pages);
+	}
+});
+
+test('whenever it is broken off there is a legal run, and its bound holds', () => {
+	const problems = [
+		...seeds(40).map((seed) => smallProblem(1000 + seed)),
+		...seeds(3).map((seed) => ordinaryMonth(20, seed, 'balanced')),
+		...seeds(2).map((seed) => ordinaryMonth(20, seed, 'balanced', 3))
+	];
+	for (const problem of problems) {
+		const states: Progress[] = [];
+		const fine: Effort = { ...usualEffort, between: 50 };
+		const solving = solve(problem, new PackingCache(), fine);
+		let state = solving.next();
+		for (; !state.done; state = solving.next()) states.push(state.value);
+		const { cost } = state.value.best;
+		let last = Infinity;
+		for (const { best, bound } of states) {
+			expect(bound).toBeLessThanOrEqual(cost);
+			expect(best.cost).toBeLessThanOrEqual(last);
+			if (best.cost < last) expect(faultsOf(problem, best)).toEqual([]);
+			last = best.cost;
+		}
+	}
+});
+
+test('however the work is divided, the price is the same', () => {
+	const cache = new PackingCache();
+	for (const aim of ['fewest-pages', 'balanced', 'roomiest'] as const)
+		for (const seed of seeds(2)) {
+			const problem = ordinaryMonth(60, seed, aim);
+			const usual = solved(problem, cache);
+			expect(faultsOf(problem, usual.best)).toEqual([]);
+			expect(usual.bound).toBe(usual.best.cost);
+			const lazy: Effort = {
+				between: 500,
+				widths: [3],
+				outlooks: 0,
+				rounds: 0,
+				first: 0,
+				later: 300
+			};
+			const eager: Effort = {
+				between: 9000,
+				widths: [40, 400],
+				outlooks: 9,
+				rounds: 90,
+				first: 400,
+				later: 90_000
+			};
+			for (const effort of [lazy, eager]) {
+				const other = solved(problem, new PackingCache(0), effort);
+				expect(other.best.cost, `${aim} ${seed}`).toBe(usual.best.cost);
+			}
+		}
+});
