@@ -1,7 +1,8 @@
 import { text, type Mark, type TintMark } from '../draw';
-import { cellOf, isRestDay, weekdayNames, weekdayOf, type NameWidth } from '../month';
+import { cellOf, weekdayNames, type NameWidth } from '../month';
 import type { Dot, Size } from '../paper';
 import { letters, lettersIn } from '../hand';
+import { restsOn } from './day-labels';
 import type { Setting } from './form';
 
 /** Columns of a month grid that stand on one page, from weekday column `first` on. */
@@ -52,12 +53,13 @@ export function dateMarks({ month }: Setting, part: CalendarPart, top: number): 
 }
 
 /** Tints behind the rest days of one part, inside the month only. */
-export function restDayTints({ month }: Setting, part: CalendarPart, top: number): TintMark[] {
+export function restDayTints(setting: Setting, part: CalendarPart, top: number): TintMark[] {
+	const { month } = setting;
 	const tints: TintMark[] = [];
 	for (let day = 1; day <= month.days; day++) {
 		const { row, column } = cellOf(month, day);
 		if (column < part.first || column >= part.first + part.columns) continue;
-		if (!isRestDay(weekdayOf(month, day))) continue;
+		if (!restsOn(setting, day)) continue;
 		tints.push({
 			kind: 'tint',
 			tone: 'rest',

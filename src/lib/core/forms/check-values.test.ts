@@ -447,3 +447,19 @@ describe('scales and nights', () => {
 		expect(answer('hours', {}, page(12, 40))).toEqual([]);
 	});
 });
+
+test('a calendar on one page has cells higher than wide: 4 × 5 on 28 × 40 in six weeks', () => {
+	// 7 × 4 = 28; title 4 + header 1 + 6 × 5 = 35.
+	const found = best('month-grid', { title: 'May' }, page(28, 40));
+	expect(found).toMatchObject({ cell: { w: 4, h: 5 }, size: { w: 28, h: 35 } });
+});
+
+test('only Sundays are tinted where only they are days of rest', () => {
+	const tints = (restDays: string) =>
+		firstOf(answer('month-grid', { restDays }, page(28, 40)))
+			.marks()
+			.flat()
+			.filter((mark) => mark.kind === 'tint' && mark.tone === 'rest').length;
+	// May 2027 has five Saturdays and five Sundays.
+	expect([tints('weekend'), tints('sunday'), tints('none')]).toEqual([10, 5, 0]);
+});

@@ -1,4 +1,4 @@
-import { numberRule, openChoice, sizeRule } from './rule';
+import { choiceRule, flagRule, numberRule, openChoice, sizeRule } from './rule';
 
 /** Rules that several forms have; each of them lists those that it reads. */
 
@@ -96,3 +96,27 @@ export const weekOfMonth = numberRule({
 	most: 6,
 	chosen: () => 1
 });
+
+/** Which days are tinted as days of rest. */
+export const restDays = choiceRule({
+	name: 'restDays',
+	label: 'Days of rest',
+	more: true,
+	options: [
+		['weekend', 'Saturday and Sunday'],
+		['sunday', 'Sunday'],
+		['friday', 'Friday'],
+		['none', 'none tinted']
+	],
+	usual: 'weekend'
+});
+
+/** Cells without their dates, to be filled in or left. */
+export const withoutNumbers = flagRule({
+	name: 'withoutNumbers',
+	label: 'without numbers',
+	more: true
+});
+
+/** Every second line lightly coloured. */
+export const everySecond = flagRule({ name: 'everySecond', label: 'every second line tinted' });

@@ -1,6 +1,7 @@
 import { text, type Mark, type TextMark } from '../draw';
 import { isRestDay, weekdayNames, weekdayOf, weekdayOrder } from '../month';
 import type { Dot } from '../paper';
+import { restDays } from './common-rules';
 import type { Setting } from './form';
 
 /** Squares that a day's number and the first letter of its weekday take. */
@@ -12,9 +13,20 @@ export function weekdayInitial({ locale, month }: Setting, day: number): string 
 	return weekdayNames(locale, month.weekStart, 'narrow')[column] ?? '';
 }
 
-/** Whether a day of the month is a rest day. */
-export function restsOn({ month }: Setting, day: number): boolean {
-	return isRestDay(weekdayOf(month, day));
+/** Whether a day of the month is one of rest, as the rules have it. */
+export function restsOn(setting: Setting, day: number): boolean {
+	const weekday = weekdayOf(setting.month, day);
+	const rest = restDays.of(setting);
+	switch (rest) {
+		case 'weekend':
+			return isRestDay(weekday);
+		case 'sunday':
+			return weekday === 0;
+		case 'friday':
+			return weekday === 5;
+		case 'none':
+			return false;
+	}
 }
 
 /** Number and initial of a day, one square each. */

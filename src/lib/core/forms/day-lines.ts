@@ -1,3 +1,4 @@
+import { choiceRule } from './rule';
 import { titleStyle, lineHeight } from './common-rules';
 import { line, type Mark } from '../draw';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
@@ -7,6 +8,16 @@ import { titleMarks, titleRows } from './title-band';
 
 const header = 2;
 const leastText = 6;
+const tinted = choiceRule({
+	name: 'tinted',
+	label: 'Tinted is',
+	more: true,
+	options: [
+		['second', 'every second line'],
+		['none', 'none']
+	],
+	usual: 'second'
+});
 
 /**
  * A line a day: header 2 + days × 1 or 2 squares, number and initial at the left, every second line
@@ -18,7 +29,7 @@ export const dayLines: Form = {
 	name: 'A line a day',
 	spans: ['page', 'spread'],
 	content: ['title'],
-	rules: [titleStyle, lineHeight],
+	rules: [titleStyle, lineHeight, tinted],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const top = titleRows(setting);
@@ -90,7 +101,9 @@ function lines(
 ): Mark[] {
 	const y = top + header;
 	const tints = days.flatMap((_, row): Mark[] =>
-		row % 2 === 1 ? [{ kind: 'tint', tone: 'line', x: 0, y: y + row * height, w, h: height }] : []
+		row % 2 === 1 && tinted.of(setting) === 'second'
+			? [{ kind: 'tint', tone: 'line', x: 0, y: y + row * height, w, h: height }]
+			: []
 	);
 	return [
 		...tints,

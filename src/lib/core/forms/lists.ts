@@ -1,9 +1,9 @@
 import { frame, line, text, type Mark } from '../draw';
 import type { Size } from '../paper';
-import { lineHeight, sideBySide, titleStyle } from './common-rules';
+import { everySecond, lineHeight, sideBySide, titleStyle } from './common-rules';
 import { pageForm, type PageLayout, type Setting } from './form';
 import { titleSum } from './rows';
-import { choiceRule, flagRule, numberRule } from './rule';
+import { choiceRule, numberRule } from './rule';
 import { titleMarks, titleRows } from './title-band';
 
 const gap = 1;
@@ -32,9 +32,6 @@ const lines = numberRule({
 	unit: 'a list',
 	chosen: ({ rows }) => rows
 });
-
-/** Every second line lightly coloured. */
-export const everySecond = flagRule({ name: 'everySecond', label: 'every second line tinted' });
 
 /** Names of the lists; one without a name where none is named. */
 function namesOf({ content }: Setting): readonly string[] {

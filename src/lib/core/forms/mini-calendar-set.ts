@@ -1,4 +1,4 @@
-import { titleStyle, sideBySide, gapBetween, squareCell } from './common-rules';
+import { titleStyle, sideBySide, gapBetween, squareCell, withoutNumbers } from './common-rules';
 import { move, type Mark } from '../draw';
 import { squares, type Size } from '../paper';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
@@ -106,7 +106,7 @@ export const miniCalendarSet: Form = {
 	name: 'Set of mini calendars',
 	spans: ['page'],
 	content: ['title', 'items'],
-	rules: [titleStyle, sideBySide, gapBetween, squareCell],
+	rules: [titleStyle, sideBySide, gapBetween, squareCell, withoutNumbers],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const count = itemsOf(setting).length;

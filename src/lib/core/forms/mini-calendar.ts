@@ -1,4 +1,4 @@
-import { squareCell } from './common-rules';
+import { squareCell, withoutNumbers } from './common-rules';
 import { ranked, pageSize, type Form, type Layout } from './form';
 import { miniMonthMarks, miniMonthSize } from './mini-month';
 
@@ -12,7 +12,7 @@ export const miniCalendar: Form = {
 	name: 'Mini calendar',
 	spans: ['page'],
 	content: ['title'],
-	rules: [squareCell],
+	rules: [squareCell, withoutNumbers],
 	layouts: (setting, room) => {
 		const { month, content } = setting;
 		const wanted = squareCell.of(setting);

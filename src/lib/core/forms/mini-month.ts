@@ -2,6 +2,7 @@ import { grid, text, type Mark } from '../draw';
 import { letters, lettersIn, textWidth } from '../hand';
 import type { Dot, Size } from '../paper';
 import { dateMarks, weekdayMarks, type CalendarPart } from './calendar-cells';
+import { withoutNumbers } from './common-rules';
 import type { Setting } from './form';
 import type { Item } from './content';
 
@@ -22,7 +23,7 @@ export function miniMonthMarks(setting: Setting, c: number, at: Dot, title?: str
 	return [
 		...(title ? [text(title, { x: at.x, y: at.y, w: 7 * c, h: 1 }, 'hand', 'start')] : []),
 		...weekdayMarks(setting, part, c),
-		...dateMarks(setting, part, c),
+		...(withoutNumbers.of(setting) ? [] : dateMarks(setting, part, c)),
 		...grid({ x: at.x, y: at.y + top + c }, part.cell, 7, setting.month.weeks)
 	];
 }

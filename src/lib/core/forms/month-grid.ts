@@ -1,5 +1,5 @@
 import { flagRule, numberRule } from './rule';
-import { titleStyle, cellSize } from './common-rules';
+import { titleStyle, cellSize, restDays } from './common-rules';
 import { grid, line, move, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { eventMarks, eventSums, sideColumnMarks, unfitEvents } from './cell-events';
@@ -21,16 +21,18 @@ const overflow = flagRule({
 	label: 'what finds no room in its cell stands beside the grid'
 });
 const columns = 7;
+/** Cells are at most so many times as high as wide: on one page 4 × 5 or 4 × 6 (common practice). */
+const tallest = 1.5;
 /** Narrowest side column that words fit into, the square beside the grid included. */
 const leastSide = 5;
 /** Lowest cell that is offered without being asked for: the date and a word. */
 const leastCell = 3;
 
-/** Heights to offer: square cells, or as high as there is room, and lower ones that still bear a word. */
-function cellHeights(setting: Setting, width: number, height: number, top: number): number[] {
+/** Heights to offer: up to the most, or as high as there is room, and lower ones that still bear a word. */
+function cellHeights(setting: Setting, highest: number, height: number, top: number): number[] {
 	const asked = cellSize.of(setting);
 	if (asked) return [asked.h];
-	const most = Math.min(Math.floor((height - top - header) / setting.month.weeks), width);
+	const most = Math.min(Math.floor((height - top - header) / setting.month.weeks), highest);
 	const lower = [1, 2, 3].map((less) => most - less).filter((cell) => cell >= leastCell);
 	return [most, ...lower];
 }
@@ -62,7 +64,7 @@ function sums({ month }: Setting, cell: Size, top: number): string {
 function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 	const top = titleRows(setting);
 	const width = cellSize.of(setting)?.w ?? Math.floor(room.w / columns);
-	return cellHeights(setting, width, room.h, top).flatMap((height) =>
+	return cellHeights(setting, Math.floor(tallest * width), room.h, top).flatMap((height) =>
 		pageLayout(setting, room, top, { w: width, h: height })
 	);
 }
@@ -209,7 +211,7 @@ export const monthGrid: Form = {
 	name: 'Month grid',
 	spans: ['spread', 'page'],
 	content: ['title', 'events'],
-	rules: [titleStyle, cellSize, splitRule, overflow],
+	rules: [titleStyle, cellSize, splitRule, restDays, overflow],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
 		return ranked(layouts);

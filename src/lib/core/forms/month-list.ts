@@ -1,4 +1,4 @@
-import { titleStyle } from './common-rules';
+import { titleStyle, restDays } from './common-rules';
 import { line, text, type Mark } from '../draw';
 import { dayEventLine } from './cell-events';
 import { pageForm, type Setting } from './form';
@@ -18,7 +18,7 @@ export const monthList = pageForm({
 	id: 'month-list',
 	name: 'Month list',
 	content: ['title', 'parts', 'events'],
-	rules: [titleStyle],
+	rules: [titleStyle, restDays],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const { days } = setting.month;

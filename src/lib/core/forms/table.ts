@@ -1,4 +1,4 @@
-import { entries, gapBetween, lineHeight, titleStyle } from './common-rules';
+import { entries, gapBetween, lineHeight, titleStyle, everySecond } from './common-rules';
 import { numberRule } from './rule';
 import { move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
@@ -58,7 +58,7 @@ export const table = pageForm({
 	id: 'table',
 	name: 'Table',
 	content: ['title', 'columns'],
-	rules: [titleStyle, entries, tablesRule, gapBetween, lineHeight],
+	rules: [titleStyle, entries, tablesRule, everySecond, gapBetween, lineHeight],
 	layouts: (setting, there) => waysIn(setting, there).map((way) => settled(setting, way))
 });
 
@@ -142,7 +142,14 @@ function oneTable(setting: Setting, top: number, rows: number): Mark[] {
 		x += width;
 		return mark;
 	});
+	const tints = (everySecond.of(setting) ? Array.from({ length: rows }, (_, row) => row) : [])
+		.filter((row) => row % 2 === 1)
+		.map((row): Mark => {
+			const y = top + header + row * high;
+			return { kind: 'tint', tone: 'line', x: 0, y, w: x, h: high };
+		});
 	return [
+		...tints,
 		...names,
 		...rowLines({ x: 0, y: top + header, w: x, h: 0 }, high, rows),
 		...columnLines(0, top + header, rows * high, widths)
