@@ -1,7 +1,7 @@
 import { titleStyle, firstHour, hoursShown } from './common-rules';
 import { grid, move, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
-import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { hourLabels } from './hours';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -23,7 +23,7 @@ export const bedWake = pageForm({
 	rules: [titleStyle, firstHour, hoursShown],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
-		const { days } = setting.month;
+		const days = daysShown(setting).length;
 		const count =
 			hoursShown.of(setting) ?? Math.min(usualHours, Math.floor(there.w / 2) - dayLabelWidth);
 		if (count < 4 && hoursShown.of(setting) === undefined) return [];
@@ -60,10 +60,10 @@ export const bedWake = pageForm({
 });
 
 function chart(setting: Setting, start: number, count: number, top: number): Mark[] {
-	const { days } = setting.month;
+	const days = daysShown(setting).length;
 	return [
 		...hourLabels(start, count, 1, { x: dayLabelWidth, y: top }),
-		...dayColumn(setting, daysFrom(1, days), { x: 0, y: top + header }),
+		...dayColumn(setting, daysShown(setting), { x: 0, y: top + header }),
 		...grid({ x: dayLabelWidth, y: top + header }, { w: 1, h: 1 }, count, days)
 	];
 }

@@ -463,3 +463,38 @@ test('only Sundays are tinted where only they are days of rest', () => {
 	// May 2027 has five Saturdays and five Sundays.
 	expect([tints('weekend'), tints('sunday'), tints('none')]).toEqual([10, 5, 0]);
 });
+
+describe('low and small books', () => {
+	const low: Room = {
+		span: 'spread',
+		left: { w: 19, h: 28 },
+		right: { w: 19, h: 28 },
+		gutter: 2
+	};
+
+	test('sleep comes in two halves over a spread of 19 × 28, two hours a square', () => {
+		expect(answer('hours', { title: 'Sleep' }, page(19, 28))).toEqual([]);
+		const layout = firstOf(answer('hours', { title: 'Sleep' }, low));
+		// Title 4 + header 1 + 16 days = 21; right below the title's rows 1 + 15.
+		expect(layout.room).toMatchObject({ left: { h: 21 }, right: { h: 20 } });
+		expect(layout.facts).toMatchObject({ hours: 24, days: 31, split: [16, 15] });
+		const days = layout
+			.marks()
+			.map((marks) =>
+				marks.flatMap((mark) =>
+					mark.kind === 'text' && mark.style === 'figure' && mark.x === 0 ? [Number(mark.text)] : []
+				)
+			);
+		expect(days.map((part) => [part[0], part.at(-1)])).toEqual([
+			[1, 16],
+			[17, 31]
+		]);
+	});
+
+	test('habits stand in halves beside each other where a page is too low', () => {
+		const habits = { items: items(3, 4) };
+		// 2 × (2 + 3) + 1 = 11; label 2 + 16 days.
+		expect(best('matrix-days-down', habits, page(19, 28)).size).toEqual({ w: 11, h: 18 });
+		expect(best('matrix-days-down', habits, page(19, 34)).size).toEqual({ w: 5, h: 33 });
+	});
+});

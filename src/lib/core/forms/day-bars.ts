@@ -3,7 +3,7 @@ import { numberRule } from './rule';
 import { titleStyle } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
-import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import { datesOfWeek } from './week-boxes-list';
@@ -59,7 +59,7 @@ export const dayBars = pageForm({
 	rules: [titleStyle, firstValue, lastValue, stepValue, barLength],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
-		const { days } = setting.month;
+		const days = daysShown(setting).length;
 		const wanted = barLength.of(setting);
 		// Long bars wherever they fit: in the same room shorter ones would never be drawn.
 		const scale = (wanted ? [wanted] : [longBar, shortBar])
@@ -96,19 +96,24 @@ function valueMarks({ hand }: Setting, { first, step, steps, each }: Scale, y: n
 }
 
 function bars(setting: Setting, top: number, scale: Scale, texts: number): Mark[] {
-	const { days, weeks, lead } = setting.month;
+	const { weeks, lead } = setting.month;
+	const shown = daysShown(setting);
+	const days = shown.length;
+	/** Days of the month before the first one shown. */
+	const before = (shown[0] ?? 1) - 1;
 	const y = top + header;
 	const bar = scale.steps * scale.each;
 	const marks: Mark[] = [
 		...valueMarks(setting, scale, top),
-		...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
+		...dayColumn(setting, shown, { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: scale.each, h: 1 }, scale.steps, days)
 	];
 	if (texts === 0) return marks;
 	const x = dayLabelWidth + bar;
 	for (let row = 0; row < weeks; row++) {
-		const first = Math.max(0, 7 * row - lead);
-		const last = Math.min(days, 7 * (row + 1) - lead);
+		const first = Math.max(0, 7 * row - lead - before);
+		const last = Math.min(days, 7 * (row + 1) - lead - before);
+		if (first >= last) continue;
 		marks.push(
 			text(
 				datesOfWeek(setting, row),

@@ -56,6 +56,11 @@ export function dayRow(days: readonly number[], at: Dot): Mark[] {
 	);
 }
 
+/** The days that a setting shows: of the whole month, or of a stretch of it. */
+export function daysShown({ month, stretch }: Setting): number[] {
+	return stretch ? daysFrom(stretch.first, stretch.last) : daysFrom(1, month.days);
+}
+
 /** Days from one to another, both included. */
 export function daysFrom(first: number, last: number): number[] {
 	return Array.from({ length: Math.max(0, last - first + 1) }, (_, index) => first + index);

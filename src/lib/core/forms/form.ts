@@ -39,6 +39,8 @@ export interface Setting {
 	/** The form's own rules, as far as they are said. */
 	readonly rules: Rules;
 	readonly part?: WeekPart;
+	/** Days that are shown, both ends included, where it is not the whole month. */
+	readonly stretch?: { readonly first: number; readonly last: number };
 }
 
 /** A form's numbers under plain names, in squares unless they count something. */

@@ -1,7 +1,7 @@
 import { titleStyle, firstHour, hoursShown } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
-import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
@@ -31,7 +31,7 @@ export const hours = pageForm({
 	rules: [titleStyle, firstHour, hoursShown],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
-		const { days } = setting.month;
+		const days = daysShown(setting).length;
 		const most = there.w - dayLabelWidth - total;
 		const wanted = hoursShown.of(setting);
 		const start = firstHour.of(setting) ?? usualStart;
@@ -72,14 +72,14 @@ export const hours = pageForm({
 });
 
 function chart(setting: Setting, top: number, count: number, wide: number, per: number): Mark[] {
-	const { days } = setting.month;
+	const days = daysShown(setting).length;
 	const start = firstHour.of(setting) ?? usualStart;
 	const y = top + header;
 	const end = dayLabelWidth + count * wide;
 	return [
 		...hourLabels(start, count, wide, { x: dayLabelWidth, y: top }, per),
 		text('Σ', { x: end, y: top, w: total, h: 1 }, 'hand'),
-		...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
+		...dayColumn(setting, daysShown(setting), { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: wide, h: 1 }, count, days),
 		...Array.from({ length: days + 1 }, (_, row) => line(end, y + row, end + total, y + row)),
 		line(end + total, y, end + total, y + days)

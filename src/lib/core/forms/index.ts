@@ -9,6 +9,7 @@ import { dayLines } from './day-lines';
 import type { Form } from './form';
 import { withFigures } from './figures';
 import { gridTable } from './grid-table';
+import { withHalves } from './halves';
 import { hours } from './hours';
 import { lists } from './lists';
 import { matrixDaysAcross } from './matrix-days-across';
@@ -56,16 +57,16 @@ export const forms: readonly Form[] = [
 	sixColumnGrid,
 	weekdayRows,
 	monthList,
-	withNotes(matrixDaysDown),
+	withNotes(withHalves(matrixDaysDown)),
 	withNotes(matrixDaysAcross),
 	withNotes(withFigures(strips)),
 	withNotes(rhythmBoxes),
 	withNotes(withFigures(ring)),
 	withFigures(dayCells),
 	dayLines,
-	dayBars,
-	hours,
-	bedWake,
+	withHalves(dayBars),
+	withHalves(hours),
+	withHalves(bedWake),
 	table,
 	timeline,
 	gridTable,

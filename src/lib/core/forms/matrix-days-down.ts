@@ -1,7 +1,7 @@
 import { titleStyle } from './common-rules';
 import { grid, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
-import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { itemsOf, labelsOf, type Labels } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -18,7 +18,7 @@ export const matrixDaysDown = pageForm({
 	rules: [titleStyle],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
-		const { days } = setting.month;
+		const days = daysShown(setting).length;
 		const count = itemsOf(setting).length;
 		return labelsOf(setting).map((labels) => {
 			const size = { w: dayLabelWidth + count, h: top + labels.width + days };
@@ -44,7 +44,7 @@ export const matrixDaysDown = pageForm({
 });
 
 function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[] {
-	const { days } = setting.month;
+	const days = daysShown(setting).length;
 	const y = top + width;
 	return [
 		...labels.map((label, index): Mark => ({
@@ -58,7 +58,7 @@ function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[
 			w: 1,
 			h: width
 		})),
-		...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
+		...dayColumn(setting, daysShown(setting), { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: 1, h: 1 }, labels.length, days)
 	];
 }

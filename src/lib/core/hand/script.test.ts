@@ -6,6 +6,7 @@ import {
 	hangsTogether,
 	leastCapital,
 	letterRoom,
+	letters,
 	missingLetters,
 	roomForMissing,
 	runsFromRight,
@@ -21,6 +22,19 @@ describe('letters of other scripts', () => {
 		expect(letterRoom('Zoë 🎶')).toBe(6);
 		expect(textWidth('習慣と予定', defaultHand)).toBe(5);
 		expect(textWidth('e\u0301clair', defaultHand)).toBe(3);
+	});
+
+	test('a long text is the letters of its parts', () => {
+		const part = fc.constantFrom('bread', 'e\u0301', '👩‍🍳', 'لحم', ' ', '\u0308x', '麦', '\u200d');
+		fc.assert(
+			fc.property(fc.array(part), (parts) => {
+				const text = parts.join(' ');
+				const segmenter = new Intl.Segmenter('und', { granularity: 'grapheme' });
+				expect(letters(text)).toEqual(
+					Array.from(segmenter.segment(text), ({ segment }) => segment)
+				);
+			})
+		);
 	});
 
 	test('what Arabic, Hebrew and Syriac letters begin runs from the right', () => {

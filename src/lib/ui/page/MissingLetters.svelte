@@ -16,9 +16,9 @@
 	const missing = $derived.by(() => {
 		// Marks are dear, and hardly a month has such letters: what was typed tells first.
 		const typed = JSON.stringify([plan.wishes, plan.drawn, plan.locale]);
+		const odd = [...new Set(typed.match(/[^\x20-\x7e]/gu))].join('');
 		const plain = /^en\b/.test(plan.locale);
-		if (plain && missingLetters([{ text: typed, style: 'hand' }], coverage()).length === 0)
-			return [];
+		if (plain && missingLetters([{ text: odd, style: 'hand' }], coverage()).length === 0) return [];
 		const numbers = pages ?? run.pages.map(({ number }) => number);
 		return [...new Set(numbers.flatMap((page) => missingOn(page)))];
 	});
