@@ -10,7 +10,7 @@ export type FontCheck =
 	| { readonly ok: false; readonly reason: string };
 
 /** Letters that are drawn once to see whether the outlines can be read. */
-const tried = 200;
+const tried = 24;
 
 /** Opens a font file and draws with it, as sheets will. */
 export async function checkFont(file: Uint8Array): Promise<FontCheck> {
