@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os';
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
@@ -8,8 +7,6 @@ export default defineConfig({
 	worker: { format: 'es' },
 	build: { assetsInlineLimit: 0 },
 	test: {
-		// As many as there are cores; the usual one less would leave half of a small machine idle.
-		maxWorkers: availableParallelism(),
 		projects: [
 			{
 				extends: true,
