@@ -153,7 +153,5 @@ test.each(Object.entries(oddNames))('every kind bears names that are %s', async 
 		await page.getByTestId(`wish-${index}`).click();
 		await page.getByRole('group', { name: 'Settings of this wish' }).waitFor();
 	}
-	await page.goto(`${app.address}/months/${id}/guide/first`, { waitUntil: 'networkidle' });
-	await page.getByRole('heading', { name: /dot by dot/ }).waitFor();
 	await context.request.patch(`${app.address}/app/months/${id}`, { data: { deleted: true } });
 });
