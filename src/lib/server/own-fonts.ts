@@ -23,7 +23,7 @@ export class OwnFonts {
 			id,
 			name,
 			use,
-			letters: ranges.reduce((sum, [first, last]) => sum + last - first + 1, 0)
+			letters: lettersIn(ranges)
 		}));
 	}
 
@@ -73,7 +73,7 @@ export class OwnFonts {
 			deleted_at: null
 		};
 		await writing(this.db, (tx) => tx.insertInto('own_font').values(row).execute());
-		return { id, name, use, letters: ranges.length };
+		return { id, name, use, letters: lettersIn(ranges) };
 	}
 
 	/** Marks a font as deleted, or takes the mark away; false when there is none with that id. */
@@ -100,4 +100,9 @@ export class OwnFonts {
 			return { id, name, use: used_for, ranges: read.ok ? read.value : [] };
 		});
 	}
+}
+
+/** How many letters ranges of code points hold. */
+function lettersIn(ranges: Ranges): number {
+	return ranges.reduce((sum, [first, last]) => sum + last - first + 1, 0);
 }

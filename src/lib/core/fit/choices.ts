@@ -1,18 +1,18 @@
-import { titleStyle, type Rules } from '../forms';
-import { withRule, type RulesByForm } from '../wish';
 import { kindById, type Kind } from '../catalogue';
 import {
 	formById,
 	misfitOf,
+	titleStyle,
 	type Form,
 	type Layout,
 	type Misfit,
 	type Room,
+	type Rules,
 	type Setting,
 	type Span
 } from '../forms';
-import type { Wish } from '../wish';
 import { monthShape } from '../month';
+import { withRule, type RulesByForm, type Wish } from '../wish';
 import { worstForm } from './aims';
 import type { Plan } from './plan';
 
@@ -36,7 +36,7 @@ export function settingOf(plan: Plan, wish: Wish, form: Form): Setting {
 		hand: plan.hand,
 		locale: plan.locale,
 		content: wish,
-		rules: wish.rules?.[form.id] ?? {},
+		rules: rulesOf(wish, form),
 		...(wish.part ? { part: wish.part } : {})
 	};
 }
@@ -117,15 +117,16 @@ function formsIn(wish: Wish, room: Room): { readonly form: Form; readonly other:
 /** Ways to settle what a wish leaves open of its title, each with what it costs in comfort. */
 function settled(wish: Wish, form: Form): { readonly as: Wish; readonly cost: number }[] {
 	const drawn = wish.title && form.rules.includes(titleStyle);
-	const open = drawn && titleStyle.of(settingRules(wish, form)) === undefined;
+	const open = drawn && titleStyle.of({ rules: rulesOf(wish, form) }) === undefined;
 	return [
 		{ as: wish, cost: 0 },
 		...(open ? [{ as: { ...wish, rules: writtenIn(wish, form) }, cost: writtenTitle }] : [])
 	];
 }
 
-function settingRules(wish: Wish, form: Form): { readonly rules: Rules } {
-	return { rules: wish.rules?.[form.id] ?? {} };
+/** What a wish says of one form. */
+function rulesOf({ rules }: Wish, form: Form): Rules {
+	return rules?.[form.id] ?? {};
 }
 
 function writtenIn({ rules }: Wish, form: Form): RulesByForm {

@@ -1,6 +1,5 @@
-import type { RulesByForm } from '../wish';
 import { formById } from '../forms';
-import type { Wish } from '../wish';
+import type { RulesByForm, Wish } from '../wish';
 import { letters } from '../hand';
 import { kindOf } from './choices';
 import { planRun } from './planner';

@@ -1,6 +1,5 @@
-import { withRule, type RulesByForm } from '../wish';
 import { formById, type Form, type Layout, type Misfit, type Room, type Span } from '../forms';
-import type { Wish } from '../wish';
+import { withRule, type RulesByForm, type Wish } from '../wish';
 import { plannablePages, type Size } from '../paper';
 import { choicesIn, kindOf, misfitIn, type Choice } from './choices';
 import { fourPages } from './parts';

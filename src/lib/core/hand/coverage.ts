@@ -12,14 +12,15 @@ export interface Coverage {
 /** The shipped fonts have these, and most texts have no others. */
 const plain = /^[\x20-\x7e]*$/;
 /** Joiners, variation selectors and white space are shown by no letter of their own. */
-const unseen = /^[\s\p{Default_Ignorable_Code_Point}]$/u;
+export const isUnseen = (part: string): boolean =>
+	/^[\s\p{Default_Ignorable_Code_Point}]$/u.test(part);
 /** As wide as a wide letter, and as an ordinary one; neither is swallowed like a plain space. */
 const blank = { 1: '\u2002', 2: '\u2003' } as const;
 
 /** Whether no font has a letter: one of its parts is in none of the ranges. */
 export function isMissing(letter: string, ranges: Ranges): boolean {
 	for (const part of letter) {
-		if (unseen.test(part)) continue;
+		if (isUnseen(part)) continue;
 		const code = part.codePointAt(0) ?? 0;
 		if (!ranges.some(([first, last]) => code >= first && code <= last)) return true;
 	}

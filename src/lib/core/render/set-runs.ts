@@ -1,5 +1,5 @@
 import bidiFactory from 'bidi-js';
-import { letters, roomOf, runsFromRight } from '../hand';
+import { isUnseen, letters, roomOf, runsFromRight } from '../hand';
 import { facesFor, type Face, type Faces } from './faces';
 import type { ArtText } from './page-art';
 
@@ -15,7 +15,6 @@ export interface SetRun {
 const bidi = bidiFactory();
 /** Room that is left for a letter without a face, as a part of the size, for each ordinary letter's room. */
 const roomLeft = 0.5;
-const unseen = /^[\s\p{Default_Ignorable_Code_Point}]$/u;
 
 /**
  * A text's line as it is written, from left to right: parts by direction (UAX 9, the Unicode Bidirectional Algorithm)
@@ -84,7 +83,7 @@ function faceOf(
 	faces: readonly Face[],
 	before: Face | undefined
 ): Face | undefined {
-	const parts = [...letter].filter((part) => !unseen.test(part));
+	const parts = [...letter].filter((part) => !isUnseen(part));
 	if (parts.length === 0) return before ?? faces[0];
 	return faces.find(({ font }) =>
 		parts.every((part) => font.hasGlyphForCodePoint(part.codePointAt(0) ?? 0))
@@ -92,7 +91,7 @@ function faceOf(
 }
 
 /** Width of a text in a face of size 1. */
-export function widthOf(face: Face, text: string, fromRight: boolean): number {
+function widthOf(face: Face, text: string, fromRight: boolean): number {
 	const known = face.widths.get(text);
 	if (known !== undefined) return known;
 	const { advanceWidth } = lineOf(face, text, fromRight);

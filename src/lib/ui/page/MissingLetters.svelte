@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { pageKey, pageMarks, type Plan, type Run } from '$lib/core/fit';
-	import { missingLetters, type Coverage } from '$lib/core/hand';
+	import type { Plan, Run } from '$lib/core/fit';
+	import { missingLetters } from '$lib/core/hand';
 	import { getCoverage } from '$lib/ui/fonts.svelte';
+	import { rememberedLetters } from './missing-letters';
 
 	interface Props {
 		plan: Plan;
@@ -12,6 +13,7 @@
 	let { plan, run, pages }: Props = $props();
 	const coverage = getCoverage();
 	const mostShown = 12;
+	const lettersOn = rememberedLetters();
 
 	const missing = $derived.by(() => {
 		// Marks are dear, and hardly a month has such letters: what was typed tells first.
@@ -20,27 +22,8 @@
 		const plain = /^en\b/.test(plan.locale);
 		if (plain && missingLetters([{ text: odd, style: 'hand' }], coverage()).length === 0) return [];
 		const numbers = pages ?? run.pages.map(({ number }) => number);
-		return [...new Set(numbers.flatMap((page) => missingOn(page)))];
+		return [...new Set(numbers.flatMap((page) => lettersOn(plan, run, page, coverage())))];
 	});
-
-	/** What was found of pages as they are drawn: most stay as they are from one run to the next. */
-	let known = new Map<string, readonly string[]>();
-	let knownFor: Coverage | undefined;
-	const mostKnown = 500;
-
-	function missingOn(page: number): readonly string[] {
-		if (knownFor !== coverage() || known.size > mostKnown) known = new Map();
-		knownFor = coverage();
-		const key = pageKey(plan, run, page);
-		const found =
-			known.get(key) ??
-			missingLetters(
-				pageMarks(plan, run, page).flatMap((mark) => (mark.kind === 'text' ? [mark] : [])),
-				coverage()
-			);
-		known.set(key, found);
-		return found;
-	}
 </script>
 
 {#if missing.length > 0}
