@@ -6,16 +6,37 @@ function halved(width: number, height: number, times: number): { width: number; 
 	return times === 0 ? { width, height } : halved(Math.floor(height / 2), width, times - 1);
 }
 
+const sizeOf = (id: string) => presets.find((preset) => preset.id === id)?.paper.pageMm;
+
 // ISO 216: A0 is 841 × 1189 mm, each further size half of the one before, rounded down.
-test('the A5 preset is A5 of ISO 216', () => {
-	const a5 = halved(841, 1189, 5);
-	expect(a5).toEqual({ width: 148, height: 210 });
-	expect(presets.find(({ id }) => id === 'a5')?.paper.pageMm).toEqual(a5);
+test.each([
+	['a4', 4],
+	['a5', 5],
+	['a6', 6]
+] as const)('the preset %s is A%i of ISO 216, lying too', (id, times) => {
+	const size = halved(841, 1189, times);
+	expect(sizeOf(id)).toEqual(size);
+	const lying = sizeOf(`${id}-landscape`);
+	if (lying) expect(lying).toEqual({ width: size.height, height: size.width });
 });
 
 // JIS P 0138: B0 is 1030 × 1456 mm (from memory), halved in the same way.
-test('the small preset is B6 of JIS P 0138', () => {
-	const b6 = halved(1030, 1456, 6);
-	expect(b6).toEqual({ width: 128, height: 182 });
-	expect(presets.find(({ id }) => id === 'b6')?.paper.pageMm).toEqual(b6);
+test.each([
+	['b5', 5],
+	['b6', 6]
+] as const)('the preset %s is B%i of JIS P 0138', (id, times) => {
+	expect(sizeOf(id)).toEqual(halved(1030, 1456, times));
+});
+
+test('a preset has no more squares than its page, and leaves no margin of three squares', () => {
+	for (const { id, paper } of presets) {
+		const { columns, rows, pitchMm, pageMm } = paper;
+		for (const [squares, mm] of [
+			[columns, pageMm.width],
+			[rows, pageMm.height]
+		] as const) {
+			expect(squares * pitchMm, id).toBeLessThanOrEqual(mm);
+			expect((squares + 3) * pitchMm, id).toBeGreaterThan(mm);
+		}
+	}
 });

@@ -60,8 +60,14 @@ const anyItem: fc.Arbitrary<Item> = fc.record(
 		short: fc.string({ minLength: 1, maxLength: 6 }),
 		symbol: fc.constantFrom('*', 'o'),
 		group: fc.constantFrom('health', 'home'),
-		rhythm: fc.constantFrom('weekly' as const, 'monthly' as const, 'times-a-week' as const),
-		goal: fc.integer({ min: 1, max: 9 })
+		rhythm: fc.constantFrom(
+			'daily' as const,
+			'weekly' as const,
+			'monthly' as const,
+			'times-a-week' as const
+		),
+		goal: fc.integer({ min: 1, max: 9 }),
+		upTo: fc.integer({ min: 1, max: 9 })
 	},
 	{ requiredKeys: ['name'] }
 );
@@ -77,7 +83,12 @@ export const anyContent: fc.Arbitrary<Content> = fc.record(
 			fc.record({ name: fc.constantFrom('Item', 'Cost'), width: fc.integer({ min: 1, max: 9 }) }),
 			{ maxLength: 5 }
 		),
-		parts: fc.constantFrom(['private', 'work'], ['one'], ['now', 'soon', 'some day']),
+		parts: fc.constantFrom(
+			['private', 'work'],
+			['one'],
+			['now', 'soon', 'some day'],
+			['sky', 'sea', 'wind', 'bread']
+		),
 		goals: fc.constant([{ name: 'Reel', from: 3, to: 20, slack: 4 }]),
 		events: fc.constant([
 			{ day: 3, text: 'Dry dock' },

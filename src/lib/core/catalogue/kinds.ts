@@ -28,6 +28,8 @@ export interface Kind {
 	readonly filler?: boolean;
 	/** The side of the spread it is liked on. */
 	readonly likes?: Side;
+	/** How many lines it is likely to need. */
+	readonly expects?: 'a line a day' | 'a line a title';
 	/** Over a spread it is liked alone. */
 	readonly ownSpread?: boolean;
 	/** What a new wish of this kind starts with. */
@@ -44,7 +46,7 @@ function kind(
 	about: string,
 	forms: Forms,
 	start: Start = {},
-	more: Partial<Pick<Kind, 'importance' | 'filler' | 'likes' | 'ownSpread'>> = {}
+	more: Partial<Pick<Kind, 'importance' | 'filler' | 'likes' | 'ownSpread' | 'expects'>> = {}
 ): Kind {
 	return { id, name, purpose, about, forms, importance: 'want', start, ...more };
 }
@@ -76,10 +78,15 @@ export const kinds: readonly Kind[] = [
 		},
 		filler
 	),
-	kind('open', 'index', 'Index', 'What stands on which page.', ['table'], {
-		title: 'Index',
-		columns: columns(['Pages', 4], ['What', 20])
-	}),
+	kind(
+		'open',
+		'index',
+		'Index',
+		'What stands on which page.',
+		['table'],
+		{ title: 'Index', columns: columns(['Pages', 4], ['What', 20]) },
+		{ expects: 'a line a title' }
+	),
 	kind(
 		'plan',
 		'month-calendar',
@@ -93,12 +100,12 @@ export const kinds: readonly Kind[] = [
 		'plan',
 		'year-strip',
 		'Year strip',
-		'The twelve months in a row, for what is far ahead.',
-		['grid-table', 'table'],
+		'A box for each of the twelve months, for what is far ahead.',
+		['boxes', 'grid-table'],
 		{
 			title: 'Year ahead',
-			items: names('First half', 'Second half', 'Notes'),
-			rules: { 'grid-table': { across: 'months' } }
+			items: names('Birthdays', 'Trips', 'Bills'),
+			rules: { boxes: { named: 'months' }, 'grid-table': { across: 'months' } }
 		}
 	),
 	kind(
@@ -107,7 +114,7 @@ export const kinds: readonly Kind[] = [
 		'Events',
 		'What happens on which day, as a list down the page.',
 		['month-list', 'table', 'day-lines'],
-		{ title: 'Events' }
+		{ title: 'Events', columns: columns(['Day', 2], ['When', 3], ['What', 10]) }
 	),
 	kind('plan', 'deadlines', 'Deadlines', 'What must be done by when.', ['table', 'box'], {
 		title: 'Deadlines',
@@ -119,7 +126,7 @@ export const kinds: readonly Kind[] = [
 		'goals',
 		'Goals',
 		'Three for the month, no more.',
-		['lists', 'boxes', 'box', 'table', 'title'],
+		['lists', 'boxes', 'box', 'title'],
 		{ title: 'Goals', rules: { lists: { lines: 3, marks: 'number', lineHeight: 2 } } }
 	),
 	kind(
@@ -127,7 +134,7 @@ export const kinds: readonly Kind[] = [
 		'goal-timeline',
 		'Goal timeline',
 		'A bar a goal across the days: it shows where they overlap.',
-		['timeline', 'matrix-days-down'],
+		['timeline'],
 		{ title: 'Goals in time' }
 	),
 	kind(
@@ -136,7 +143,7 @@ export const kinds: readonly Kind[] = [
 		'Tasks',
 		'Half a page is enough, so as not to overload the month.',
 		['lists', 'box', 'table'],
-		{ title: 'Tasks' }
+		{ title: 'Tasks', columns: columns(['What', 10], ['Done', 2]) }
 	),
 	kind(
 		'plan',
@@ -159,28 +166,21 @@ export const kinds: readonly Kind[] = [
 		'dashboard',
 		'Dashboard',
 		'One block with the parts one looks at most.',
-		['grid-table', 'box'],
-		{ title: 'At a glance', items: names('First', 'Then', 'Wait for'), parts: ['Home', 'Ship'] }
+		['boxes', 'lists', 'grid-table', 'box'],
+		{ title: 'At a glance', parts: ['First', 'Then', 'Wait for', 'Home'] }
 	),
-	kind(
-		'plan',
-		'timetable',
-		'Timetable',
-		'The hours of a usual week.',
-		['grid-table', 'week-columns'],
-		{
-			title: 'Timetable',
-			items: names('6', '8', '10', '12', '14', '16', '18', '20'),
-			parts: ['M', 'T', 'W', 'T', 'F', 'S', 'S']
-		}
-	),
+	kind('plan', 'timetable', 'Timetable', 'The hours of a usual week.', ['grid-table'], {
+		title: 'Timetable',
+		items: names('6', '8', '10', '12', '14', '16', '18', '20'),
+		rules: { 'grid-table': { across: 'weekdays' } }
+	}),
 	kind(
 		'plan',
 		'routines',
 		'Routines',
 		'What belongs to a morning and to an evening.',
-		['grid-table', 'box'],
-		{ title: 'Routines', items: names('Morning', 'Evening'), parts: ['First', 'Then', 'Last'] }
+		['lists', 'boxes', 'box'],
+		{ title: 'Routines', parts: ['Morning', 'Evening'] }
 	),
 	kind(
 		'write',
@@ -205,7 +205,7 @@ export const kinds: readonly Kind[] = [
 		'week-check-in',
 		'Week check-in',
 		'One question, answered once a week.',
-		['week-boxes-list', 'table'],
+		['week-boxes-list', 'box'],
 		{ title: 'What went well?' }
 	),
 	kind(
@@ -228,48 +228,78 @@ export const kinds: readonly Kind[] = [
 		'mood',
 		'Mood',
 		'One cell a day, coloured by a key of moods.',
-		['day-cells', 'day-bars', 'day-lines', 'ring'],
-		{ title: 'Mood', rules: { 'day-cells': { shape: 'hexagon' } } }
+		['day-cells', 'mini-calendar', 'day-lines', 'ring'],
+		{
+			title: 'Mood',
+			rules: {
+				'day-cells': { shape: 'hexagon' },
+				'mini-calendar': { cell: 2, key: 'below' },
+				'day-lines': { key: 'below' },
+				ring: { key: 'below' }
+			}
+		}
 	),
 	kind(
 		'track',
 		'sleep',
 		'Sleep',
 		'A dot at falling asleep, a dot at waking, joined.',
-		['hours', 'bed-wake', 'day-bars'],
-		{ title: 'Sleep' }
+		['hours', 'bed-wake', 'day-curve', 'day-columns'],
+		{
+			title: 'Sleep',
+			columns: columns(['Bed', 3], ['Up', 3], ['Hours', 3]),
+			rules: { 'day-curve': { first: 0, last: 12, step: 1 } }
+		}
 	),
 	kind(
 		'track',
 		'work-hours',
 		'Work hours',
 		'When work began and ended, and how long it was.',
-		['hours', 'table', 'day-bars'],
-		{ title: 'Work hours', rules: { hours: { from: 6 } } }
+		['hours', 'day-columns', 'day-bars'],
+		{
+			title: 'Work hours',
+			columns: columns(['From', 3], ['To', 3], ['Hours', 3]),
+			rules: { hours: { from: 6 }, 'day-bars': { first: 0, last: 12, step: 1 } }
+		}
 	),
 	kind(
 		'track',
 		'steps',
 		'Steps',
 		'Aim a fifth above last month’s average.',
-		['day-bars', 'path', 'table'],
-		{ title: 'Steps', rules: { 'day-bars': { first: 0, last: 12_000, step: 2000 } } }
+		['day-bars', 'day-curve', 'day-columns', 'path'],
+		{
+			title: 'Steps',
+			columns: columns(['Steps', 5]),
+			rules: {
+				'day-bars': { first: 0, last: 12_000, step: 2000 },
+				'day-curve': { first: 0, last: 12_000, step: 1000 }
+			}
+		}
 	),
 	kind(
 		'track',
 		'wellness',
 		'Wellness',
 		'Several small things side by side, a square a day each.',
-		['matrix-days-down', 'matrix-days-across', 'mini-calendar-set'],
+		['matrix-days-down', 'matrix-days-across', 'mini-calendar-set', 'strips'],
 		{ title: 'Wellness', items: names('Stretch', 'Fresh air', 'Fruit', 'No screens') }
 	),
 	kind(
 		'track',
 		'weight',
 		'Weight',
-		'A number a day, or a bar, to notice a pattern.',
-		['day-bars', 'table'],
-		{ title: 'Weight', rules: { 'day-bars': { first: 55, last: 65, step: 1 } } }
+		'A dot a day, joined to a line, to notice a pattern.',
+		['day-curve', 'day-columns', 'day-bars'],
+		{
+			title: 'Weight',
+			columns: columns(['Weight', 4]),
+			rules: {
+				'day-curve': { first: 55, last: 65, step: 1 },
+				'day-bars': { first: 55, last: 65, step: 1 }
+			}
+		}
 	),
 	kind(
 		'log',
@@ -291,9 +321,10 @@ export const kinds: readonly Kind[] = [
 		['mini-calendar', 'mini-calendar-set', 'day-cells'],
 		{
 			title: 'Study',
+			levels: ['read', 'practised', 'tested'],
 			rules: {
-				'mini-calendar': { cell: 2 },
-				'mini-calendar-set': { cell: 2 },
+				'mini-calendar': { cell: 2, key: 'below' },
+				'mini-calendar-set': { cell: 2, key: 'below' },
 				'day-cells': { cell: 2 }
 			}
 		}
@@ -304,7 +335,8 @@ export const kinds: readonly Kind[] = [
 		'Spending log',
 		'What was bought, what it cost, and for what.',
 		['table', 'day-lines'],
-		{ title: 'Spending', columns: columns(['Item', 6], ['Cost ¤', 3], ['For', 3]) }
+		{ title: 'Spending', columns: columns(['Item', 6], ['Cost ¤', 3], ['For', 3]) },
+		{ expects: 'a line a day' }
 	),
 	kind(
 		'log',
@@ -355,7 +387,7 @@ export const kinds: readonly Kind[] = [
 		'Content plan',
 		'What is to be shown or told on which day.',
 		['month-grid', 'month-list', 'table'],
-		{ title: 'Content' }
+		{ title: 'Content', columns: columns(['Day', 2], ['What', 9], ['Where', 4]) }
 	),
 	kind(
 		'log',
@@ -363,7 +395,12 @@ export const kinds: readonly Kind[] = [
 		'Follower counts',
 		'A number a week, carried into the next month.',
 		['grid-table', 'table'],
-		{ title: 'Followers', items: names('Start', 'Mid', 'End'), parts: ['Count', 'Change'] }
+		{
+			title: 'Followers',
+			parts: ['Count', 'Change'],
+			columns: columns(['Week', 3], ['Count', 4], ['Change', 4]),
+			rules: { 'grid-table': { down: 'weeks' }, table: { entries: 6 } }
+		}
 	),
 	kind('log', 'media-log', 'Media log', 'Seen, heard, played; and whether again.', ['table'], {
 		title: 'Seen and heard',
@@ -429,21 +466,14 @@ export const kinds: readonly Kind[] = [
 		'happiness',
 		'Happiness',
 		'A bar of 0 to 100 % a day, and a paragraph a week about causes.',
-		['day-bars', 'day-cells'],
-		{ title: 'Happiness' }
+		['day-bars', 'day-curve', 'day-lines', 'day-cells'],
+		{ title: 'Happiness', rules: { 'day-bars': { bar: 10 } } }
 	),
-	kind(
-		'review',
-		'milestones',
-		'Milestones',
-		'What was reached, and when.',
-		['table', 'path', 'title'],
-		{
-			title: 'Milestones',
-			columns: columns(['Day', 2], ['What', 11]),
-			rules: { table: { entries: 8 } }
-		}
-	),
+	kind('review', 'milestones', 'Milestones', 'What was reached, and when.', ['table', 'path'], {
+		title: 'Milestones',
+		columns: columns(['Day', 2], ['What', 11]),
+		rules: { table: { entries: 8 } }
+	}),
 	kind(
 		'write',
 		'affirmations',
@@ -459,7 +489,12 @@ export const kinds: readonly Kind[] = [
 		'Goals and rewards',
 		'Steps on a path, with a reward at every tenth.',
 		['path', 'table'],
-		{ title: 'Step by step', rules: { path: { entries: 40 } } }
+		{
+			title: 'Step by step',
+			note: 'Every tenth step earns:',
+			columns: columns(['Steps', 3], ['Reward', 10]),
+			rules: { path: { entries: 40 }, table: { entries: 6 } }
+		}
 	),
 	kind(
 		'write',
@@ -525,8 +560,12 @@ export const kinds: readonly Kind[] = [
 		'month-review',
 		'Month review',
 		'What was used, what stayed empty, what to carry on.',
-		['box', 'week-boxes-list'],
-		{ title: 'Month review' }
+		['boxes', 'box', 'week-boxes-list'],
+		{
+			title: 'Month review',
+			parts: ['What was used', 'What stayed empty', 'What ran over', 'What I carry on'],
+			rules: { boxes: { ruled: 'lined' } }
+		}
 	)
 ];
 

@@ -37,8 +37,25 @@ export function settingOf(plan: Plan, wish: Wish, form: Form): Setting {
 		locale: plan.locale,
 		content: wish,
 		rules: rulesOf(wish, form),
-		...(wish.part ? { part: wish.part } : {})
+		...(wish.part ? { part: wish.part } : {}),
+		...expectedOf(plan, wish)
 	};
+}
+
+/** Lines that a month is likely to need of a kind: one a day, or one for each thing that has a title. */
+function expectedOf(plan: Plan, wish: Wish): Pick<Setting, 'expected'> {
+	switch (kindOf(wish).expects) {
+		case 'a line a day':
+			return {
+				expected: { lines: monthShape(plan.month, plan.weekStart).days, why: 'are one a day' }
+			};
+		case 'a line a title': {
+			const titled = plan.wishes.filter(({ id, title }) => id !== wish.id && title).length;
+			return { expected: { lines: titled, why: 'things of this month have a title' } };
+		}
+		case undefined:
+			return {};
+	}
 }
 
 /** What people write themselves besides words for a title or a page; a form that has no place for it would drop it. */

@@ -1,5 +1,5 @@
-import { formById } from '../forms';
-import type { RulesByForm, Wish } from '../wish';
+import { formById, titleStyle } from '../forms';
+import { withRule, type RulesByForm, type Wish } from '../wish';
 import { letters } from '../hand';
 import { kindOf } from './choices';
 import { planRun } from './planner';
@@ -30,7 +30,7 @@ const usualTries = 40;
 const stepsPerTry = 40;
 
 /**
- * The smallest changes that give a wish its place and cost no other its own: other cells first, then
+ * The smallest changes that give a wish its place and cost no other its own: a title on one row, other cells, then
  * other forms, fewer pages a week, signs for names, sizes and pins of other wishes let go, and wishes
  * that matter less left out. Each is tried with a whole run before it is offered; between two tries
  * control goes back to the caller.
@@ -82,6 +82,13 @@ function* candidates(plan: Plan, wish: Wish, index: number): Generator<Candidate
 	if (wish.pin) yield edit(index, { pin: undefined }, 'let it move from its page');
 	if (wish.side || wish.facing)
 		yield edit(index, { side: undefined, facing: undefined }, 'let it stand on either side');
+	const form = formById(wish.form ?? kindOf(wish).forms[0] ?? '');
+	if (wish.title && form && titleStyle.of({ rules: wish.rules?.[form.id] ?? {} }) === 'lettered')
+		yield edit(
+			index,
+			{ rules: withRule(wish.rules, form.id, titleStyle.name, 'written') },
+			'its title written on one row'
+		);
 	if (wish.weeks) yield* fewerWeeks(wish, (fields, text) => edit(index, fields, text));
 	else yield* otherSizes(plan, wish, (fields, text) => edit(index, fields, text));
 	const named = wish.items?.filter(({ symbol }) => symbol === undefined) ?? [];
@@ -139,7 +146,7 @@ function otherSizes(
 	wish: Wish,
 	edit: (fields: Partial<Wish>, text: string) => Candidate
 ): Candidate[] {
-	const own = wish.form ?? '';
+	const own = wish.form ?? kindOf(wish).forms[0] ?? '';
 	return alternatives(plan, wish)
 		.sort((a, b) => Number(a.form !== own) - Number(b.form !== own))
 		.map(({ change, cell, name, layout }) => {

@@ -6,6 +6,9 @@ import { checked, planSchema, toPlan, wishFromVersion1 } from '.';
 // Documents as version 1 wrote them, with the runs that it planned for them: every kind as it started, and random ones
 // (of sixteen two were left out: more sizes are tried now, and a kind that had two forms keeps the first).
 
+// All kinds, among them a timeline of goals that takes one page now; and work hours, which have columns of values now.
+const ruledOtherwise = new Set([0, 10]);
+
 const planOf = (document: unknown) => {
 	const read = checked(planSchema, document);
 	if (!read.ok) throw new Error(JSON.stringify(read.faults));
@@ -15,8 +18,10 @@ const planOf = (document: unknown) => {
 describe('documents of version 1', () => {
 	test.each(months.map((month, index) => [index, month] as const))(
 		'month %i gives the same run as before',
-		(_, { document, blocks, unplaced }) => {
+		(index, { document, blocks, unplaced }) => {
 			const run = planRun(planOf(document));
+			expect(run.unplaced.map(({ wish }) => wish)).toEqual(unplaced);
+			if (ruledOtherwise.has(index)) return;
 			expect(
 				run.blocks.map(({ wish, form, pieces }) => [
 					wish,
@@ -24,7 +29,6 @@ describe('documents of version 1', () => {
 					pieces.map(({ page, rect }) => [page, rect.x, rect.y, rect.w, rect.h])
 				])
 			).toEqual(blocks);
-			expect(run.unplaced.map(({ wish }) => wish)).toEqual(unplaced);
 		}
 	);
 
@@ -58,6 +62,7 @@ describe('documents of version 1', () => {
 		expect(wishFromVersion1(wish)).toEqual({
 			id: 'a',
 			kind: 'year-strip',
+			form: 'grid-table',
 			items: [{ name: 'x' }],
 			rules: { 'grid-table': { across: 'months' } }
 		});

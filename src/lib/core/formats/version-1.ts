@@ -34,6 +34,11 @@ const read: Readonly<Record<string, readonly string[]>> = {
 
 /** Forms that kinds took first in version 1 and take first no more. */
 const former: Readonly<Record<string, string | undefined>> = {
+	'year-strip': 'grid-table',
+	dashboard: 'grid-table',
+	routines: 'grid-table',
+	weight: 'day-bars',
+	'month-review': 'box',
 	goals: 'box',
 	tasks: 'box',
 	'task-bank': 'table',

@@ -19,7 +19,8 @@ const item = record({
 		'now-and-then',
 		'threshold'
 	]),
-	goal: whole(1, 1000)
+	goal: whole(1, 1000),
+	upTo: whole(1, 1000)
 }).required(missing);
 
 const goal = record({

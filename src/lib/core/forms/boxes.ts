@@ -1,4 +1,5 @@
 import { frame, line, text, type LineMark, type Mark } from '../draw';
+import { monthName, weekdayNames } from '../month';
 import type { Rect, Size } from '../paper';
 import { gapBetween, sideBySide, titleStyle } from './common-rules';
 import { pageForm, type PageLayout, type Setting } from './form';
@@ -26,6 +27,18 @@ const ruling = choiceRule({
 	usual: 'blank'
 });
 
+const named = choiceRule({
+	name: 'named',
+	label: 'A box for each of',
+	more: true,
+	options: [
+		['parts', 'the parts'],
+		['weekdays', 'the days of a week'],
+		['months', 'the twelve months']
+	],
+	usual: 'parts'
+});
+
 /** Lines around each box. */
 export const frames = choiceRule({
 	name: 'frames',
@@ -33,6 +46,7 @@ export const frames = choiceRule({
 	options: [
 		['lines', 'lines'],
 		['corners', 'corners'],
+		['dotted', 'every second square'],
 		['none', 'none']
 	],
 	usual: 'lines'
@@ -47,8 +61,18 @@ interface Arrangement {
 	readonly discomfort: number;
 }
 
-function namesOf({ content }: Setting): readonly string[] {
-	return content.parts && content.parts.length > 0 ? content.parts : usualNames;
+function namesOf(setting: Setting): readonly string[] {
+	const { content, locale, month } = setting;
+	switch (named.of(setting)) {
+		case 'months':
+			return Array.from({ length: 12 }, (_, index) =>
+				monthName(locale, { year: 2023, month: index + 1 }, 'long')
+			);
+		case 'weekdays':
+			return weekdayNames(locale, month.weekStart, 'long');
+		case 'parts':
+			return content.parts && content.parts.length > 0 ? content.parts : usualNames;
+	}
 }
 
 /** The arrangement with the largest boxes, a little wider than high; undefined where they would be too small. */
@@ -80,7 +104,7 @@ export const boxes = pageForm({
 	id: 'boxes',
 	name: 'Boxes',
 	content: ['title', 'parts'],
-	rules: [titleStyle, ruling, frames, sideBySide, gapBetween],
+	rules: [titleStyle, ruling, frames, sideBySide, named, gapBetween],
 	layouts: (setting, there) => {
 		const half = Math.ceil(there.h / 2);
 		return [there, { w: there.w, h: half }].flatMap((size, index): PageLayout[] => {
@@ -143,11 +167,24 @@ function boxMarks(setting: Setting, name: string, box: Rect): Mark[] {
 	];
 }
 
-/** The lines around a box: all of them, its corners, or none. */
-export function framed(style: 'lines' | 'corners' | 'none', box: Rect): LineMark[] {
+/** Every second square of a box's sides. */
+function dotted({ x, y, w, h }: Rect): LineMark[] {
+	const along = (length: number) =>
+		Array.from({ length: Math.ceil(length / 2) }, (_, index) => 2 * index);
+	return [
+		...along(w).flatMap((at) => [y, y + h].map((row) => line(x + at, row, x + at + 1, row))),
+		...along(h).flatMap((at) =>
+			[x, x + w].map((column) => line(column, y + at, column, y + at + 1))
+		)
+	];
+}
+
+/** The lines around a box: all of them, its corners, every second square, or none. */
+export function framed(style: 'lines' | 'corners' | 'dotted' | 'none', box: Rect): LineMark[] {
 	if (style === 'none') return [];
 	if (style === 'lines') return frame(box);
 	const { x, y, w, h } = box;
+	if (style === 'dotted') return dotted(box);
 	return [
 		[x, y, 1, 1],
 		[x + w, y, -1, 1],

@@ -2,6 +2,8 @@ import { text, type Mark, type TintMark } from '../draw';
 import { cellOf, weekdayNames, type NameWidth } from '../month';
 import type { Dot, Size } from '../paper';
 import { letters, lettersIn } from '../hand';
+import { headerRows, weekdayStyle } from './common-rules';
+import { dateIn } from './date-square';
 import { restsOn } from './day-labels';
 import type { Setting } from './form';
 
@@ -13,41 +15,39 @@ export interface CalendarPart {
 	readonly columns: number;
 }
 
-/** Weekday names over the columns: the longest width of name that fits into every column. */
+/** Rows above a calendar: 1 for the weekdays' names, none where they are not named, or as many as are asked for. */
+export function headerOf(setting: Setting): number {
+	return headerRows.of(setting) ?? (weekdayStyle.of(setting) === 'none' ? 0 : 1);
+}
+
+/** Weekday names over the columns: the longest width of name that fits into every column, or the one asked for. */
 export function weekdayMarks(setting: Setting, part: CalendarPart, height: number): Mark[] {
+	if (height < 1 || weekdayStyle.of(setting) === 'none') return [];
 	const names = fittingWeekdayNames(setting, part.cell.w);
 	return names.slice(part.first, part.first + part.columns).map((name, index) =>
 		text(
 			name,
 			{
 				x: part.origin.x + index * part.cell.w,
-				y: part.origin.y,
+				y: part.origin.y + height - Math.min(height, part.cell.w),
 				w: part.cell.w,
-				h: height
+				h: Math.min(height, part.cell.w)
 			},
 			'hand'
 		)
 	);
 }
 
-/** Dates of the month in the cells of one part, each in the cell's top left square. */
-export function dateMarks({ month }: Setting, part: CalendarPart, top: number): Mark[] {
+/** Dates of the month in the cells of one part. */
+export function dateMarks(setting: Setting, part: CalendarPart, top: number): Mark[] {
+	const { month } = setting;
 	const marks: Mark[] = [];
 	for (let day = 1; day <= month.days; day++) {
 		const { row, column } = cellOf(month, day);
 		if (column < part.first || column >= part.first + part.columns) continue;
-		marks.push(
-			text(
-				String(day),
-				{
-					x: part.origin.x + (column - part.first) * part.cell.w,
-					y: part.origin.y + top + row * part.cell.h,
-					w: 1,
-					h: 1
-				},
-				'figure'
-			)
-		);
+		const x = part.origin.x + (column - part.first) * part.cell.w;
+		const y = part.origin.y + top + row * part.cell.h;
+		marks.push(...dateIn(setting, day, { x, y, ...part.cell }));
 	}
 	return marks;
 }
@@ -71,9 +71,12 @@ export function restDayTints(setting: Setting, part: CalendarPart, top: number):
 	return tints;
 }
 
-function fittingWeekdayNames({ locale, month, hand }: Setting, width: number): readonly string[] {
-	const widths: NameWidth[] = ['long', 'short'];
+function fittingWeekdayNames(setting: Setting, width: number): readonly string[] {
+	const { locale, month, hand } = setting;
+	const asked = weekdayStyle.of(setting);
+	const widths: readonly NameWidth[] = ['long', 'short'];
 	for (const nameWidth of widths) {
+		if (asked === 'narrow' || (asked === 'short' && nameWidth === 'long')) continue;
 		const names = weekdayNames(locale, month.weekStart, nameWidth);
 		// A long name may fill the column but for one square, so that neighbours stay apart.
 		const room = lettersIn(nameWidth === 'long' ? width - 1 : width, hand);

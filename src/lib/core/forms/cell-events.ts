@@ -3,6 +3,8 @@ import { letters, lettersIn } from '../hand';
 import { cellOf } from '../month';
 import type { Rect } from '../paper';
 import type { CalendarPart } from './calendar-cells';
+import { datePlace } from './common-rules';
+import { rowsBeside } from './date-square';
 import type { Setting } from './form';
 import type { PlannedEvent } from './content';
 
@@ -16,16 +18,21 @@ function eventsByDay({ content, month }: Setting): Map<number, PlannedEvent[]> {
 	return days;
 }
 
+/** Rows of a cell that its date takes. */
+function dateRows(setting: Setting): 0 | 1 {
+	return datePlace.of(setting) === 'none' ? 0 : 1;
+}
+
 /** Rows that the busiest day needs: 1 for the date and 1 for each event (common practice). */
 export function busiestDay(setting: Setting): { events: number; rows: number } {
 	const events = Math.max(0, ...[...eventsByDay(setting).values()].map((list) => list.length));
-	return { events, rows: 1 + events };
+	return { events, rows: dateRows(setting) + events };
 }
 
 /** Events that find no row in a cell of a height. */
 export function unfitEvents(setting: Setting, height: number): PlannedEvent[] {
 	return [...eventsByDay(setting).values()].flatMap((events) =>
-		events.slice(Math.max(0, height - 1))
+		events.slice(Math.max(0, height - dateRows(setting)))
 	);
 }
 
@@ -41,18 +48,17 @@ export function fitEvent(event: PlannedEvent, width: number, { hand }: Setting):
 	return cut.length <= most ? event.text : `${cut.slice(0, Math.max(1, most - 1)).join('')}.`;
 }
 
-/** Events of a day in its cell, a line each from the cell's second row on. */
+/** Events of a day in its cell, a line each in the rows that its date leaves. */
 export function dayEventMarks(setting: Setting, day: number, cell: Rect): Mark[] {
-	return (eventsByDay(setting).get(day) ?? [])
-		.slice(0, Math.max(0, cell.h - 1))
-		.map((event, line) =>
-			text(
-				fitEvent(event, cell.w, setting),
-				{ x: cell.x, y: cell.y + 1 + line, w: cell.w, h: 1 },
-				'hand',
-				'start'
-			)
-		);
+	const events = eventsByDay(setting).get(day) ?? [];
+	return rowsBeside(setting, cell)
+		.slice(0, events.length)
+		.flatMap((y, line) => {
+			const event = events[line];
+			if (!event) return [];
+			const rect = { x: cell.x, y, w: cell.w, h: 1 };
+			return [text(fitEvent(event, cell.w, setting), rect, 'hand', 'start')];
+		});
 }
 
 /** Events of a day on one line, shortened to its width; nothing on a day without any. */
@@ -63,18 +69,15 @@ export function dayEventLine(setting: Setting, day: number, place: Rect): Mark[]
 	return [text(fitEvent(all, place.w, setting), place, 'hand', 'start')];
 }
 
-/** Events in the cells of one part, below the date. */
+/** Events in the cells of one part, in the rows that the dates leave. */
 export function eventMarks(setting: Setting, part: CalendarPart, top: number): Mark[] {
 	const marks: Mark[] = [];
-	for (const [day, events] of eventsByDay(setting)) {
+	for (const day of eventsByDay(setting).keys()) {
 		const { row, column } = cellOf(setting.month, day);
 		if (column < part.first || column >= part.first + part.columns) continue;
 		const x = part.origin.x + (column - part.first) * part.cell.w;
 		const y = part.origin.y + top + row * part.cell.h;
-		events.slice(0, Math.max(0, part.cell.h - 1)).forEach((event, line) => {
-			const rect = { x, y: y + 1 + line, w: part.cell.w, h: 1 };
-			marks.push(text(fitEvent(event, part.cell.w, setting), rect, 'hand', 'start'));
-		});
+		marks.push(...dayEventMarks(setting, day, { x, y, ...part.cell }));
 	}
 	return marks;
 }
@@ -107,7 +110,7 @@ export function eventSums(setting: Setting, height: number): string[] {
 		.map((event) => `${event.day} ${event.text}`)
 		.join(', ');
 	return [
-		`busiest day: date 1 + ${busiest.events} ${busiest.events === 1 ? 'event' : 'events'} = ${busiest.rows} of ${height}`,
+		`busiest day: ${dateRows(setting) > 0 ? 'date 1 + ' : ''}${busiest.events} ${busiest.events === 1 ? 'event' : 'events'} = ${busiest.rows} of ${height}`,
 		...(unfit.length > 0
 			? [
 					`no room in the cell for ${listed}${unfit.length > 4 ? ` and ${unfit.length - 4} more` : ''}`

@@ -1,65 +1,25 @@
 import { describe, expect, test } from 'vitest';
 import { firstOf } from '../../../../tests/support/first-of';
+import {
+	answer,
+	april,
+	best,
+	february,
+	formOf,
+	june,
+	lacking,
+	may,
+	page,
+	settingOf,
+	spread
+} from '../../../../tests/support/ruled';
 import { settingWith, type Told } from '../../../../tests/support/told';
 import { defaultHand } from '../hand';
-import { monthShape, type WeekStart, type YearMonth } from '../month';
-import {
-	formById,
-	misfitOf,
-	type Form,
-	hexagonColour,
-	hexagonField,
-	type Layout,
-	type Room,
-	type Setting
-} from '.';
+import { monthShape } from '../month';
+import { formById, hexagonColour, hexagonField, misfitOf, type Room } from '.';
 
 // All values here are common practice.
 
-const may: YearMonth = { year: 2027, month: 5 };
-const april: YearMonth = { year: 2027, month: 4 };
-const february: YearMonth = { year: 2027, month: 2 };
-const june: YearMonth = { year: 2027, month: 6 };
-
-function answer(
-	id: string,
-	wish: Told,
-	room: Room,
-	month = may,
-	weekStart: WeekStart = 'monday'
-): readonly Layout[] {
-	return formOf(id).layouts(settingOf(wish, month, weekStart), room);
-}
-
-function formOf(id: string): Form {
-	const form = formById(id);
-	if (!form) throw new Error(id);
-	return form;
-}
-
-const settingOf = (wish: Told, month = may, weekStart: WeekStart = 'monday'): Setting =>
-	settingWith(wish, { month: monthShape(month, weekStart) });
-
-function best(...args: Parameters<typeof answer>) {
-	const found = answer(...args);
-	const { room, facts } = firstOf(found);
-	const size = room.span === 'page' ? { w: room.w, h: room.h } : undefined;
-	return { ...facts, size, room };
-}
-
-/** What a form lacks in a room where it has no layout. */
-function lacking(id: string, wish: Told, room: Room) {
-	expect(answer(id, wish, room)).toEqual([]);
-	return misfitOf(formOf(id), settingOf(wish), room).lacking;
-}
-
-const page = (w: number, h: number): Room => ({ span: 'page', w, h });
-const spread = (left: number, right: number, h = 40, gutter = 2): Room => ({
-	span: 'spread',
-	left: { w: left, h },
-	right: { w: right, h },
-	gutter
-});
 const items = (count: number, letters = 5) =>
 	Array.from({ length: count }, (_, n) => ({
 		name: 'abcdefghijkl'.slice(0, letters - 1) + (n % 10),
@@ -179,7 +139,7 @@ describe('habits', () => {
 			note: 'a walk is half an hour',
 			showGoals: true
 		};
-		for (const id of ['mini-calendar-set', 'strips', 'matrix-days-down', 'ring']) {
+		for (const id of ['strips', 'matrix-days-down', 'ring']) {
 			const found = answer(id, wish, page(28, 40), february);
 			const [marks = []] = firstOf(found).marks();
 			const texts = marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
@@ -190,6 +150,10 @@ describe('habits', () => {
 		}
 		const set = answer('mini-calendar-set', wish, page(28, 40), february);
 		const [marks = []] = firstOf(set).marks();
+		const headings = marks.flatMap((mark) =>
+			mark.kind === 'text' && ['health', 'home'].includes(mark.text) ? [mark.text] : []
+		);
+		expect(headings).toEqual(['health', 'home']);
 		const names = marks.flatMap((mark) =>
 			mark.kind === 'text' && ['Walk 20×', 'Water', 'Oven'].includes(mark.text) ? [mark.text] : []
 		);
@@ -378,7 +342,7 @@ describe('the measured hand', () => {
 		expect(drawnBy('day-lines', {}, { lineHeight: 1 }).facts.lineHeight).toBe(1);
 		const large = { ...settingOf({}), hand: { ...defaultHand, lineHeight: 2 } };
 		expect(formOf('day-lines').layouts(large, page(28, 40))).toEqual([]);
-		expect(misfitOf(formOf('day-lines'), large, page(28, 40)).lacking).toEqual({ w: 0, h: 24 });
+		expect(misfitOf(formOf('day-lines'), large, page(28, 40)).lacking).toEqual({ w: 0, h: 22 });
 	});
 
 	test('large figures prefer cells of two squares, and say what one square costs', () => {

@@ -97,6 +97,9 @@ export const weekOfMonth = numberRule({
 	chosen: () => 1
 });
 
+/** A week as it usually is, without dates. */
+export const undated = flagRule({ name: 'undated', label: 'without dates', more: true });
+
 /** Which days are tinted as days of rest. */
 export const restDays = choiceRule({
 	name: 'restDays',
@@ -111,11 +114,58 @@ export const restDays = choiceRule({
 	usual: 'weekend'
 });
 
-/** Cells without their dates, to be filled in or left. */
-export const withoutNumbers = flagRule({
-	name: 'withoutNumbers',
-	label: 'without numbers',
-	more: true
+/** Rows above what is ruled: for names, or free. */
+export const headerRows = numberRule({
+	name: 'header',
+	label: 'Header',
+	least: 0,
+	most: 10,
+	unit: 'rows',
+	more: true,
+	chosen: ({ header }) => header
+});
+
+/** Where the dates stand in their cells. */
+export const datePlace = choiceRule({
+	name: 'dates',
+	label: 'Dates stand',
+	more: true,
+	options: [
+		['top-left', 'top left'],
+		['top-right', 'top right'],
+		['bottom-left', 'bottom left'],
+		['bottom-right', 'bottom right'],
+		['bottom-middle', 'bottom middle'],
+		['middle', 'in the middle'],
+		['painted', 'top left, on a painted square'],
+		['none', 'nowhere']
+	],
+	usual: 'top-left'
+});
+
+/** How the weekdays are named over their columns. */
+export const weekdayStyle = openChoice({
+	name: 'weekdays',
+	label: 'Weekdays',
+	more: true,
+	options: [
+		['narrow', 'one letter'],
+		['short', 'short names'],
+		['long', 'full names'],
+		['none', 'not named']
+	]
+});
+
+/** On which side of their rows the names stand. */
+export const nameSide = choiceRule({
+	name: 'names',
+	label: 'Names',
+	more: true,
+	options: [
+		['left', 'at the left'],
+		['right', 'at the right']
+	],
+	usual: 'left'
 });
 
 /** Every second line lightly coloured. */

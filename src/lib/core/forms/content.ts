@@ -37,6 +37,8 @@ export interface Item {
 	readonly rhythm?: Rhythm;
 	/** How often it is meant to be done in the month, or times a week for that rhythm. */
 	readonly goal?: number;
+	/** The most it is meant to be done: “3 to 4 a week” is a goal of 3, up to 4. */
+	readonly upTo?: number;
 }
 
 /** What people write themselves. It is shared by all forms that a wish may take, and survives a change of form. */

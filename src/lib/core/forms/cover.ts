@@ -1,4 +1,4 @@
-import { squareCell, withoutNumbers } from './common-rules';
+import { squareCell, datePlace, weekdayStyle } from './common-rules';
 import { frame, move, text, type Mark, type TintMark } from '../draw';
 import { fitLettering, leastCapital, letters, type Lettering } from '../hand';
 import { monthName } from '../month';
@@ -32,7 +32,7 @@ export const cover: Form = {
 	spans: ['page', 'spread'],
 	wholePage: true,
 	content: ['title'],
-	rules: [squareCell, withoutNumbers],
+	rules: [squareCell, datePlace, weekdayStyle],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const least = leastSize(setting);

@@ -1,23 +1,16 @@
-import { textWidth } from '../hand';
 import { numberRule } from './rule';
-import { titleStyle } from './common-rules';
+import { headerRows, titleStyle } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { titleSum } from './rows';
+import { firstValue, lastValue, scaleOf, stepValue, valuesAcross, type Scale } from './scale';
 import { titleMarks, titleRows } from './title-band';
 import { datesOfWeek } from './week-boxes-list';
 
-const header = 1;
+const usualHeader = 1;
 const leastText = 6;
 const [longBar, shortBar] = [20, 10];
-const percent = { first: 0, last: 100, step: 50 };
-
-const value = (name: 'first' | 'last' | 'step', label: string, least: number) =>
-	numberRule({ name, label, least, most: 1_000_000, chosen: () => percent[name] });
-const firstValue = value('first', 'Scale from', 0);
-const lastValue = value('last', 'to', 1);
-const stepValue = value('step', 'in steps of', 1);
 const barLength = numberRule({
 	name: 'bar',
 	label: 'Bars up to',
@@ -28,23 +21,16 @@ const barLength = numberRule({
 	chosen: ({ across }) => across
 });
 
-/** A scale of values over a bar: so many steps, each of so many squares. */
-interface Scale {
-	readonly first: number;
-	readonly step: number;
-	readonly steps: number;
+/** A scale over a bar: each of its steps takes so many squares. */
+interface BarScale extends Scale {
 	readonly each: number;
 }
 
 /** The scale in a bar's length; undefined when a step would be less than a square. */
-function scaleIn(setting: Setting, bar: number): Scale | undefined {
-	const first = firstValue.of(setting) ?? percent.first;
-	const last = Math.max(first + 1, lastValue.of(setting) ?? percent.last);
-	const span = last - first;
-	const step = Math.min(span, stepValue.of(setting) ?? (span === 100 ? percent.step : span));
-	const steps = Math.ceil(span / step);
-	const each = Math.floor(bar / steps);
-	return each >= 1 ? { first, step, steps, each } : undefined;
+function scaleIn(setting: Setting, bar: number): BarScale | undefined {
+	const scale = scaleOf(setting);
+	const each = Math.floor(bar / scale.steps);
+	return each >= 1 ? { ...scale, each } : undefined;
 }
 
 /**
@@ -56,10 +42,11 @@ export const dayBars = pageForm({
 	id: 'day-bars',
 	name: 'A bar a day',
 	content: ['title'],
-	rules: [titleStyle, firstValue, lastValue, stepValue, barLength],
+	rules: [titleStyle, firstValue, lastValue, stepValue, barLength, headerRows],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const days = daysShown(setting).length;
+		const header = headerRows.of(setting) ?? usualHeader;
 		const wanted = barLength.of(setting);
 		// Long bars wherever they fit: in the same room shorter ones would never be drawn.
 		const scale = (wanted ? [wanted] : [longBar, shortBar])
@@ -79,32 +66,24 @@ export const dayBars = pageForm({
 					`days ${dayLabelWidth} + ${scale.steps} steps × ${scale.each}${texts > 0 ? ` + text ${texts}` : ''} = ${size.w} of ${there.w} across`,
 					`${titleSum(top)}header ${header} + ${days} days = ${size.h} of ${there.h} down`
 				],
-				marks: () => [...titleMarks(setting, size.w, false), ...bars(setting, top, scale, texts)]
+				marks: () => [
+					...titleMarks(setting, size.w, false),
+					...bars(setting, top + header, scale, texts)
+				]
 			}
 		];
 	}
 });
 
-/** Values at the ends of the steps, as many of them as do not touch, the last one always. */
-function valueMarks({ hand }: Setting, { first, step, steps, each }: Scale, y: number): Mark[] {
-	const label = (at: number) => String(first + at * step);
-	const w = Math.max(2, textWidth(label(steps), hand));
-	const every = Math.ceil(w / each);
-	return Array.from({ length: steps }, (_, index) => index + 1)
-		.filter((at) => (steps - at) % every === 0 && at * each >= w - dayLabelWidth)
-		.map((at) => text(label(at), { x: dayLabelWidth + at * each - w, y, w, h: 1 }, 'figure'));
-}
-
-function bars(setting: Setting, top: number, scale: Scale, texts: number): Mark[] {
+function bars(setting: Setting, y: number, scale: BarScale, texts: number): Mark[] {
 	const { weeks, lead } = setting.month;
 	const shown = daysShown(setting);
 	const days = shown.length;
 	/** Days of the month before the first one shown. */
 	const before = (shown[0] ?? 1) - 1;
-	const y = top + header;
 	const bar = scale.steps * scale.each;
 	const marks: Mark[] = [
-		...valueMarks(setting, scale, top),
+		...(y > titleRows(setting) ? valuesAcross(setting, scale, scale.each, y - 1) : []),
 		...dayColumn(setting, shown, { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: scale.each, h: 1 }, scale.steps, days)
 	];

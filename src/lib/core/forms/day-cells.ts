@@ -1,5 +1,6 @@
 import { choiceRule } from './rule';
-import { titleStyle, squareCell } from './common-rules';
+import { datePlace, titleStyle, squareCell } from './common-rules';
+import { dateIn } from './date-square';
 import { grid, text, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { pageForm, type PageLayout, type Setting } from './form';
@@ -33,7 +34,7 @@ export const dayCells = pageForm({
 	id: 'day-cells',
 	name: 'A cell a day',
 	content: ['title', 'levels'],
-	rules: [titleStyle, shape, squareCell],
+	rules: [titleStyle, shape, squareCell, datePlace],
 	layouts: (setting, there) => {
 		const wanted = squareCell.of(setting);
 		const sizes = wanted ? [wanted] : isHexagon(setting) ? [4] : [4, 3, 2, 1];
@@ -66,13 +67,10 @@ function squaresLayout(setting: Setting, there: Size, s: number): PageLayout | u
 		],
 		marks: () => [
 			...titleMarks(setting, size.w, false),
-			...daysFrom(1, days).map((day) =>
-				text(
-					String(day),
-					{ x: ((day - 1) % across) * s, y: top + Math.floor((day - 1) / across) * s, w: 1, h: 1 },
-					'figure'
-				)
-			),
+			...daysFrom(1, days).flatMap((day) => {
+				const at = { x: ((day - 1) % across) * s, y: top + Math.floor((day - 1) / across) * s };
+				return dateIn(setting, day, { ...at, w: s, h: s });
+			}),
 			...(down > 1 ? grid({ x: 0, y: top }, { w: s, h: s }, across, down - 1) : []),
 			...grid({ x: 0, y: top + (down - 1) * s }, { w: s, h: s }, last, 1),
 			...keyMarks(key, { x: 0, y: top + down * s + gap })

@@ -1,12 +1,12 @@
 import { choiceRule } from './rule';
-import { titleStyle, lineHeight } from './common-rules';
+import { headerRows, titleStyle, lineHeight } from './common-rules';
 import { line, type Mark } from '../draw';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
 import { rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
-const header = 2;
+const usualHeader = 2;
 const leastText = 6;
 const tinted = choiceRule({
 	name: 'tinted',
@@ -20,7 +20,7 @@ const tinted = choiceRule({
 });
 
 /**
- * A line a day: header 2 + days × 1 or 2 squares, number and initial at the left, every second line
+ * A line a day: header 2 (fewer where rows are short) + days × 1 or 2 squares, number and initial at the left, every second line
  * tinted. Over a spread the first half of the month stands left. Lines are 1 high unless asked for.
  * (Common practice.)
  */
@@ -29,7 +29,7 @@ export const dayLines: Form = {
 	name: 'A line a day',
 	spans: ['page', 'spread'],
 	content: ['title'],
-	rules: [titleStyle, lineHeight, tinted],
+	rules: [titleStyle, lineHeight, tinted, headerRows],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const top = titleRows(setting);
@@ -42,6 +42,11 @@ export const dayLines: Form = {
 			: [...new Set([Math.max(2, setting.hand.lineHeight), setting.hand.lineHeight])];
 		const width = room.span === 'page' ? room.w : Math.min(room.left.w, room.right.w);
 		const layouts = heights.flatMap((height): Layout[] => {
+			const free =
+				room.span === 'page'
+					? room.h - left * height
+					: Math.min(room.left.h - left * height, room.right.h - (days - left) * height);
+			const header = headerRows.of(setting) ?? Math.max(0, Math.min(usualHeader, free - top));
 			const down = top + header + left * height;
 			const right = top + header + (days - left) * height;
 			const fits =
@@ -74,15 +79,15 @@ export const dayLines: Form = {
 					],
 					marks: () =>
 						room.span === 'page'
-							? [lines(setting, daysFrom(1, days), room.w, height)]
+							? [lines(setting, daysFrom(1, days), room.w, height, top + header)]
 							: [
-									lines(setting, daysFrom(1, left), room.left.w, height),
+									lines(setting, daysFrom(1, left), room.left.w, height, top + header),
 									lines(
 										{ ...setting, content: { ...setting.content, title: undefined } },
 										daysFrom(left + 1, days),
 										room.right.w,
 										height,
-										top
+										top + header
 									)
 								]
 				}
@@ -97,9 +102,8 @@ function lines(
 	days: readonly number[],
 	w: number,
 	height: number,
-	top = titleRows(setting)
+	y: number
 ): Mark[] {
-	const y = top + header;
 	const tints = days.flatMap((_, row): Mark[] =>
 		row % 2 === 1 && tinted.of(setting) === 'second'
 			? [{ kind: 'tint', tone: 'line', x: 0, y: y + row * height, w, h: height }]

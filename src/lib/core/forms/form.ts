@@ -39,6 +39,8 @@ export interface Setting {
 	/** The form's own rules, as far as they are said. */
 	readonly rules: Rules;
 	readonly part?: WeekPart;
+	/** Lines that the month is likely to need, and why so many. */
+	readonly expected?: { readonly lines: number; readonly why: string };
 	/** Days that are shown, both ends included, where it is not the whole month. */
 	readonly stretch?: { readonly first: number; readonly last: number };
 }

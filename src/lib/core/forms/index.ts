@@ -5,6 +5,8 @@ import { boxes } from './boxes';
 import { cover } from './cover';
 import { dayBars } from './day-bars';
 import { dayCells } from './day-cells';
+import { dayColumns } from './day-columns';
+import { dayCurve } from './day-curve';
 import { dayLines } from './day-lines';
 import type { Form } from './form';
 import { withFigures } from './figures';
@@ -16,7 +18,9 @@ import { matrixDaysAcross } from './matrix-days-across';
 import { matrixDaysDown } from './matrix-days-down';
 import { miniCalendar } from './mini-calendar';
 import { miniCalendarSet } from './mini-calendar-set';
-import { withNotes } from './notes';
+import { withKey } from './with-key';
+import { withExpected } from './with-expected';
+import { withNote, withNotes } from './notes';
 import { monthGrid } from './month-grid';
 import { monthList } from './month-list';
 import { path } from './path';
@@ -49,28 +53,30 @@ export const forms: readonly Form[] = [
 	quote,
 	box,
 	boxes,
-	lists,
+	withExpected(lists),
 	weekBoxesList,
-	withFigures(miniCalendar),
-	withNotes(withFigures(miniCalendarSet)),
-	monthGrid,
+	withKey(withFigures(miniCalendar)),
+	withNotes(withKey(withFigures(miniCalendarSet)), 'headings'),
+	withKey(monthGrid),
 	sixColumnGrid,
 	weekdayRows,
-	monthList,
-	withNotes(withHalves(matrixDaysDown)),
-	withNotes(matrixDaysAcross),
-	withNotes(withFigures(strips)),
-	withNotes(rhythmBoxes),
-	withNotes(withFigures(ring)),
+	withKey(monthList),
+	withNotes(withKey(withHalves(matrixDaysDown))),
+	withNotes(withKey(matrixDaysAcross), 'headings'),
+	withNotes(withKey(withFigures(strips))),
+	withNotes(rhythmBoxes, 'headings'),
+	withNotes(withKey(withFigures(ring))),
 	withFigures(dayCells),
-	dayLines,
-	withHalves(dayBars),
+	withKey(dayLines),
+	withKey(withHalves(dayBars)),
+	dayCurve,
+	withHalves(dayColumns),
 	withHalves(hours),
 	withHalves(bedWake),
-	table,
+	withExpected(table),
 	timeline,
 	gridTable,
-	path,
+	withNote(path),
 	weekRows,
 	weekColumns,
 	weekBoxes,

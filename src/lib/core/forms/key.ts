@@ -12,7 +12,8 @@ const levelNames: readonly Level[] = [
 	'level-6'
 ];
 const usual = ['bright', 'steady', 'tired', 'low', 'stormy'];
-const swatch = 2;
+/** Side of a key's square. */
+export const swatch = 2;
 
 /** A key laid out in columns of equal width. */
 export interface Key extends Size {

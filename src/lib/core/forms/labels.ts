@@ -1,5 +1,6 @@
 import { flagRule } from './rule';
 import { letters, textWidth } from '../hand';
+import { cellOf } from '../month';
 import type { Setting } from './form';
 import type { Item } from './content';
 
@@ -20,8 +21,39 @@ export function itemsOf(setting: Setting): readonly Item[] {
 	return groups
 		.flatMap((group) => items.filter((item) => item.group === group))
 		.map((item) =>
-			showGoals.of(setting) && item.goal ? { ...item, name: `${item.name} ${item.goal}×` } : item
+			showGoals.of(setting) && item.goal ? { ...item, name: `${item.name} ${goalOf(item)}` } : item
 		);
+}
+
+/** Items that stand together, under their group's name where they have one. */
+export interface Section {
+	readonly heading: string | undefined;
+	readonly items: readonly Item[];
+}
+
+/** The items by group, in the order of `itemsOf`. */
+export function sectionsOf(setting: Setting): readonly Section[] {
+	const items = itemsOf(setting);
+	const headings = [...new Set(items.map(({ group }) => group))];
+	return headings.map((heading) => ({
+		heading: heading || undefined,
+		items: items.filter(({ group }) => group === heading)
+	}));
+}
+
+/** Whether a habit has one box a week and none a day. */
+export function isWeekly({ rhythm }: Item): boolean {
+	return rhythm === 'weekly';
+}
+
+/** Whether a day is the first of its row in the month's grid. */
+export function beginsWeek({ month }: Setting, day: number): boolean {
+	return cellOf(month, day).column === 0;
+}
+
+/** “3×”, or “3–4×” where it is from so many to so many. */
+export function goalOf({ goal = 0, upTo }: Item): string {
+	return upTo !== undefined && upTo > goal ? `${goal}–${upTo}×` : `${goal}×`;
 }
 
 /** A set of labels for all items, the squares the longest takes, and what it costs in comfort. */

@@ -1,14 +1,14 @@
 import { titleStyle } from './common-rules';
-import { grid, type Mark } from '../draw';
+import { grid, line, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
-import { itemsOf, labelsOf, type Labels } from './labels';
+import { beginsWeek, isWeekly, itemsOf, labelsOf, type Labels } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
 /**
  * Days down, items across, a square each: label height ceil(longest label / letters per square) + days
- * high, 2 + items wide; labels are written upwards. Where names are too long, short forms or symbols
+ * high, 2 + items wide; labels are written upwards, and a weekly habit has a box a week. Where names are too long, short forms or symbols
  * stand for them. (Common practice.)
  */
 export const matrixDaysDown = pageForm({
@@ -44,7 +44,7 @@ export const matrixDaysDown = pageForm({
 });
 
 function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[] {
-	const days = daysShown(setting).length;
+	const days = daysShown(setting);
 	const y = top + width;
 	return [
 		...labels.map((label, index): Mark => ({
@@ -58,7 +58,19 @@ function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[
 			w: 1,
 			h: width
 		})),
-		...dayColumn(setting, daysShown(setting), { x: 0, y }),
-		...grid({ x: dayLabelWidth, y }, { w: 1, h: 1 }, labels.length, days)
+		...dayColumn(setting, days, { x: 0, y }),
+		...itemsOf(setting).flatMap((item, index) => {
+			const x = dayLabelWidth + index;
+			if (!isWeekly(item)) return grid({ x, y }, { w: 1, h: 1 }, 1, days.length);
+			const starts = days.flatMap((day, row) =>
+				row > 0 && beginsWeek(setting, day) ? [y + row] : []
+			);
+			const end = y + days.length;
+			return [
+				line(x, y, x, end),
+				line(x + 1, y, x + 1, end),
+				...[y, ...starts, end].map((at) => line(x, at, x + 1, at))
+			];
+		})
 	];
 }

@@ -1,14 +1,44 @@
-import { titleStyle, sideBySide, gapBetween, squareCell, withoutNumbers } from './common-rules';
-import { move, type Mark } from '../draw';
+import {
+	titleStyle,
+	sideBySide,
+	gapBetween,
+	squareCell,
+	datePlace,
+	weekdayStyle
+} from './common-rules';
+import { move, text, type Mark } from '../draw';
 import { squares, type Size } from '../paper';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
-import { itemsOf } from './labels';
-import { fitLabel, miniMonthMarks, miniMonthSize } from './mini-month';
+import { isWeekly, itemsOf, sectionsOf } from './labels';
+import { fitLabel, miniMonthMarks, miniMonthSize, weekBoxMarks } from './mini-month';
+import { choiceRule } from './rule';
 import { titleMarks, titleRows } from './title-band';
+import type { Item } from './content';
+
+const heading = 1;
+const names = choiceRule({
+	name: 'names',
+	label: 'Names',
+	more: true,
+	options: [
+		['above', 'above'],
+		['below', 'below'],
+		['left', 'at the left, upwards'],
+		['right', 'at the right, upwards']
+	],
+	usual: 'above'
+});
 
 /** Squares between neighbours, widened evenly to fill the length; never below the least gap. */
 function widened(length: number, count: number, each: number, least: number): number {
 	return count === 1 ? least : Math.max(least, Math.floor((length - count * each) / (count - 1)));
+}
+
+/** A calendar with its name: how large it is, and how long the name may be. */
+function oneOf(setting: Setting, c: number): Size & { readonly name: number } {
+	const { w, h } = miniMonthSize(setting, c, false);
+	const beside = ['left', 'right'].includes(names.of(setting));
+	return beside ? { w: w + 1, h, name: h } : { w, h: h + 1, name: w };
 }
 
 interface Arrangement {
@@ -22,24 +52,40 @@ interface Arrangement {
 	readonly discomfort: number;
 }
 
+/** Rows of calendars when so many stand side by side: each group begins a row of its own. */
+function rowsOf(setting: Setting, across: number): { heading?: string; items: readonly Item[] }[] {
+	return sectionsOf(setting).flatMap(({ heading, items }) =>
+		Array.from({ length: Math.ceil(items.length / across) }, (_, row) => ({
+			...(row === 0 && heading ? { heading } : {}),
+			items: items.slice(row * across, (row + 1) * across)
+		}))
+	);
+}
+
+/** As many as can ever stand side by side: the largest group. */
+function widestRow(setting: Setting): number {
+	return Math.max(...sectionsOf(setting).map(({ items }) => items.length));
+}
+
 function arrange(setting: Setting, there: Size, c: number, across: number, fill: boolean) {
 	const wanted = gapBetween.of(setting);
-	const one = miniMonthSize(setting, c, true);
-	const count = itemsOf(setting).length;
-	const down = Math.ceil(count / across);
-	const top = titleRows(setting);
+	const one = oneOf(setting, c);
+	const rows = rowsOf(setting, across);
+	const down = rows.length;
+	const fixed =
+		titleRows(setting) + heading * rows.filter(({ heading }) => heading !== undefined).length;
 	const least = wanted ?? 1;
 	const gapAcross = fill && wanted === undefined ? widened(there.w, across, one.w, least) : least;
 	// Downward the gaps follow those across, as far as the height allows.
 	const gapDown =
 		fill && wanted === undefined
-			? Math.min(gapAcross, widened(there.h - top, down, one.h, least))
+			? Math.min(gapAcross, widened(there.h - fixed, down, one.h, least))
 			: least;
 	const size = {
 		w: across * one.w + (across - 1) * gapAcross,
-		h: top + down * one.h + (down - 1) * gapDown
+		h: fixed + down * one.h + (down - 1) * gapDown
 	};
-	const most = Math.min(count, Math.floor((there.w + least) / (one.w + least)));
+	const most = Math.min(widestRow(setting), Math.floor((there.w + least) / (one.w + least)));
 	const discomfort = (fill ? 0 : 5) + 5 * Math.max(0, most - across);
 	const arrangement: Arrangement = { c, across, down, gapAcross, gapDown, size, discomfort };
 	return size.w <= there.w && size.h <= there.h ? arrangement : undefined;
@@ -48,17 +94,18 @@ function arrange(setting: Setting, there: Size, c: number, across: number, fill:
 function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 	const { month } = setting;
 	const items = itemsOf(setting);
-	const one = miniMonthSize(setting, a.c, true);
+	const one = oneOf(setting, a.c);
 	const top = titleRows(setting);
-	const cut = items.filter((item) => fitLabel(item, one.w, setting).lacking > 0);
+	const headings = rowsOf(setting, a.across).filter(({ heading }) => heading).length;
+	const cut = items.filter((item) => fitLabel(item, one.name, setting).lacking > 0);
 	const gaps = (count: number, gap: number) =>
 		count > 1 ? ` + ${count - 1} ${count === 2 ? 'gap' : 'gaps'} of ${gap}` : '';
 	const why = [
 		`${a.across} × ${one.w}${gaps(a.across, a.gapAcross)} = ${a.size.w} of ${there.w} across`,
-		`${top > 0 ? `title ${top} + ` : ''}${a.down} × ${one.h}${gaps(a.down, a.gapDown)} = ${a.size.h} of ${there.h} down`,
+		`${top > 0 ? `title ${top} + ` : ''}${headings > 0 ? `${headings} names of groups + ` : ''}${a.down} × ${one.h}${gaps(a.down, a.gapDown)} = ${a.size.h} of ${there.h} down`,
 		...cut.map(
 			(item) =>
-				`“${item.name}” is ${squares(fitLabel(item, one.w, setting).lacking)} too long for ${one.w}: a shorter label is written`
+				`“${item.name}” is ${squares(fitLabel(item, one.name, setting).lacking)} too long for ${one.name}: a shorter label is written`
 		)
 	];
 	return {
@@ -81,41 +128,68 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 		},
 		why,
 		marks: () => {
-			const marks: Mark[] = titleMarks(setting, a.size.w, false);
-			items.forEach((item, index) => {
-				const at = {
-					x: (index % a.across) * (one.w + a.gapAcross),
-					y: top + Math.floor(index / a.across) * (one.h + a.gapDown)
-				};
-				const { label } = fitLabel(item, one.w, setting);
-				for (const mark of miniMonthMarks(setting, a.c, { x: 0, y: 0 }, label))
-					marks.push(move(mark, at));
-			});
+			const marks: Mark[] = [...titleMarks(setting, a.size.w, false)];
+			let y = top;
+			for (const row of rowsOf(setting, a.across)) {
+				if (row.heading) {
+					marks.push(text(row.heading, { x: 0, y, w: a.size.w, h: 1 }, 'hand', 'start'));
+					y += heading;
+				}
+				row.items.forEach((item, index) => {
+					const at = { x: index * (one.w + a.gapAcross), y };
+					marks.push(...named(setting, item, a.c).map((mark) => move(mark, at)));
+				});
+				y += one.h + a.gapDown;
+			}
 			return [marks];
 		}
 	};
 }
 
+/** One habit's calendar, or its box a week, with the name where names stand. */
+function named(setting: Setting, item: Item, c: number): Mark[] {
+	const side = names.of(setting);
+	const { w, h } = miniMonthSize(setting, c, false);
+	const { label } = fitLabel(item, oneOf(setting, c).name, setting);
+	const at = { x: side === 'left' ? 1 : 0, y: side === 'above' ? 1 : 0 };
+	const calendar = (isWeekly(item) ? weekBoxMarks : miniMonthMarks)(setting, c, at);
+	const turned = (x: number): Mark => ({
+		...text(label, { x, y: 0, w: 1, h }, 'hand', 'start'),
+		turned: true
+	});
+	switch (side) {
+		case 'above':
+			return [text(label, { x: 0, y: 0, w, h: 1 }, 'hand', 'start'), ...calendar];
+		case 'below':
+			return [...calendar, text(label, { x: 0, y: h, w, h: 1 }, 'hand', 'start')];
+		case 'left':
+			return [turned(0), ...calendar];
+		case 'right':
+			return [...calendar, turned(w)];
+	}
+}
+
 /**
  * A set of mini calendars, one a habit: k across and m down with gaps g ≥ 1 that are widened evenly to
- * fill: k · 7c + (k − 1) · g ≤ width, likewise down, each with a title line for its name. Cells are 1
- * square unless asked for. (Common practice.)
+ * fill: k · 7c + (k − 1) · g ≤ width, likewise down, each with a line for its name. Each group begins a row under its
+ * name, and a weekly habit has a box a week. Cells are 1 square unless asked for. (Common practice.)
  */
 export const miniCalendarSet: Form = {
 	id: 'mini-calendar-set',
 	name: 'Set of mini calendars',
 	spans: ['page'],
 	content: ['title', 'items'],
-	rules: [titleStyle, sideBySide, gapBetween, squareCell, withoutNumbers],
+	rules: [titleStyle, sideBySide, squareCell, names, gapBetween, datePlace, weekdayStyle],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
-		const count = itemsOf(setting).length;
+		const count = widestRow(setting);
 		const c = squareCell.of(setting) ?? 1;
+		const one = oneOf(setting, c);
 		const wanted = sideBySide.of(setting);
 		const gap = gapBetween.of(setting) ?? 1;
 		const arrangements: Arrangement[] = [];
 		for (
-			let across = Math.min(count, Math.floor((there.w + gap) / (7 * c + gap)));
+			let across = Math.min(count, Math.floor((there.w + gap) / (one.w + gap)));
 			across >= 1;
 			across--
 		) {

@@ -1,6 +1,6 @@
-import { squareCell, withoutNumbers } from './common-rules';
+import { squareCell, datePlace, weekdayStyle } from './common-rules';
 import { ranked, pageSize, type Form, type Layout } from './form';
-import { miniMonthMarks, miniMonthSize } from './mini-month';
+import { weekdayRow, miniMonthMarks, miniMonthSize } from './mini-month';
 
 /**
  * One mini calendar: cell c, width 7c, height (weeks + 1)c, + 1 for a title line. Cells of 1 square
@@ -12,7 +12,7 @@ export const miniCalendar: Form = {
 	name: 'Mini calendar',
 	spans: ['page'],
 	content: ['title'],
-	rules: [squareCell, withoutNumbers],
+	rules: [squareCell, datePlace, weekdayStyle],
 	layouts: (setting, room) => {
 		const { month, content } = setting;
 		const wanted = squareCell.of(setting);
@@ -37,7 +37,7 @@ export const miniCalendar: Form = {
 					},
 					why: [
 						`7 × ${c} = ${size.w} across`,
-						`${titled ? 'title 1 + ' : ''}(weekdays 1 + ${month.weeks} weeks) × ${c} = ${size.h} down`
+						`${titled ? 'title 1 + ' : ''}(${weekdayRow(setting) > 0 ? 'weekdays 1 + ' : ''}${month.weeks} weeks) × ${c} = ${size.h} down`
 					],
 					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, content.title || undefined)]
 				}

@@ -2,18 +2,26 @@ import { grid, text, type Mark } from '../draw';
 import { letters, lettersIn, textWidth } from '../hand';
 import type { Dot, Size } from '../paper';
 import { dateMarks, weekdayMarks, type CalendarPart } from './calendar-cells';
-import { withoutNumbers } from './common-rules';
+import { weekdayStyle } from './common-rules';
 import type { Setting } from './form';
 import type { Item } from './content';
+import { datesOfWeek } from './week-boxes-list';
+
+/** Rows of cells that the weekdays' letters take: 1, or 0 where they are not named. */
+export function weekdayRow(setting: Setting): 0 | 1 {
+	return weekdayStyle.of(setting) === 'none' ? 0 : 1;
+}
 
 /** Size of a mini calendar with cells of c squares: 7c × (weeks + 1)c, + 1 for a title line. */
-export function miniMonthSize({ month }: Setting, c: number, titled: boolean): Size {
-	return { w: 7 * c, h: (month.weeks + 1) * c + (titled ? 1 : 0) };
+export function miniMonthSize(setting: Setting, c: number, titled: boolean): Size {
+	const rows = setting.month.weeks + weekdayRow(setting);
+	return { w: 7 * c, h: rows * c + (titled ? 1 : 0) };
 }
 
 /** Ruled days under weekday letters, with a title line on top where there is a title. */
 export function miniMonthMarks(setting: Setting, c: number, at: Dot, title?: string): Mark[] {
 	const top = title === undefined ? 0 : 1;
+	const names = weekdayRow(setting) * c;
 	const part: CalendarPart = {
 		origin: { x: at.x, y: at.y + top },
 		cell: { w: c, h: c },
@@ -22,9 +30,28 @@ export function miniMonthMarks(setting: Setting, c: number, at: Dot, title?: str
 	};
 	return [
 		...(title ? [text(title, { x: at.x, y: at.y, w: 7 * c, h: 1 }, 'hand', 'start')] : []),
-		...weekdayMarks(setting, part, c),
-		...(withoutNumbers.of(setting) ? [] : dateMarks(setting, part, c)),
-		...grid({ x: at.x, y: at.y + top + c }, part.cell, 7, setting.month.weeks)
+		...weekdayMarks(setting, part, names),
+		...dateMarks(setting, part, names),
+		...grid({ x: at.x, y: at.y + top + names }, part.cell, 7, setting.month.weeks)
+	];
+}
+
+/** A box a week, with its dates, under its name: as large as a mini calendar with its weekdays. */
+export function weekBoxMarks(setting: Setting, c: number, at: Dot, title?: string): Mark[] {
+	const top = title === undefined ? 0 : 1;
+	const y = at.y + top + weekdayRow(setting) * c;
+	const dates = Math.min(7 * c, 4);
+	return [
+		...(title ? [text(title, { x: at.x, y: at.y, w: 7 * c, h: 1 }, 'hand', 'start')] : []),
+		...Array.from({ length: setting.month.weeks }, (_, row) =>
+			text(
+				datesOfWeek(setting, row),
+				{ x: at.x, y: y + row * c, w: dates, h: 1 },
+				'figure',
+				'start'
+			)
+		),
+		...grid({ x: at.x, y }, { w: 7 * c, h: c }, 1, setting.month.weeks)
 	];
 }
 

@@ -1,13 +1,25 @@
 import { flagRule, numberRule } from './rule';
-import { titleStyle, cellSize, restDays } from './common-rules';
+import {
+	titleStyle,
+	cellSize,
+	restDays,
+	headerRows,
+	datePlace,
+	weekdayStyle
+} from './common-rules';
 import { grid, line, move, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { eventMarks, eventSums, sideColumnMarks, unfitEvents } from './cell-events';
-import { dateMarks, restDayTints, weekdayMarks, type CalendarPart } from './calendar-cells';
+import {
+	dateMarks,
+	headerOf,
+	restDayTints,
+	weekdayMarks,
+	type CalendarPart
+} from './calendar-cells';
 import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { titleMarks, titleRows } from './title-band';
 
-const header = 1;
 const splitRule = numberRule({
 	name: 'split',
 	label: 'Columns left of the fold',
@@ -32,7 +44,10 @@ const leastCell = 3;
 function cellHeights(setting: Setting, highest: number, height: number, top: number): number[] {
 	const asked = cellSize.of(setting);
 	if (asked) return [asked.h];
-	const most = Math.min(Math.floor((height - top - header) / setting.month.weeks), highest);
+	const most = Math.min(
+		Math.floor((height - top - headerOf(setting)) / setting.month.weeks),
+		highest
+	);
 	const lower = [1, 2, 3].map((less) => most - less).filter((cell) => cell >= leastCell);
 	return [most, ...lower];
 }
@@ -52,11 +67,13 @@ function comfortOf(setting: Setting, cell: Size): number {
 function sideMarks(setting: Setting, part: CalendarPart, over: number, down: number): Mark[] {
 	if (!overflow.of(setting) || over < leastSide) return [];
 	const x = part.columns * part.cell.w + 1;
-	const y = part.origin.y + header;
+	const y = part.origin.y + headerOf(setting);
 	return sideColumnMarks(setting, part.cell.h, { x, y, w: over - 1, h: down - y });
 }
 
-function sums({ month }: Setting, cell: Size, top: number): string {
+function sums(setting: Setting, cell: Size, top: number): string {
+	const { month } = setting;
+	const header = headerOf(setting);
 	const title = top > 0 ? `title ${top} + ` : '';
 	return `${title}header ${header} + ${month.weeks} weeks × ${cell.h} = ${top + header + month.weeks * cell.h} down`;
 }
@@ -76,6 +93,7 @@ function pageLayout(
 	cell: Size
 ): Layout[] {
 	const { month } = setting;
+	const header = headerOf(setting);
 	const size = { w: columns * cell.w, h: top + header + month.weeks * cell.h };
 	if (cell.w < 1 || cell.h < 1 || size.w > room.w || size.h > room.h) return [];
 	const part: CalendarPart = { origin: { x: 0, y: top }, cell, first: 0, columns };
@@ -139,6 +157,7 @@ function spreadLayout(
 ): Layout | undefined {
 	const { month } = setting;
 	const top = titleRows(setting);
+	const header = headerOf(setting);
 	const right = columns - left;
 	const height = Math.min(room.left.h, room.right.h);
 	const down = top + header + month.weeks * cell.h;
@@ -189,14 +208,19 @@ function spreadLayout(
 function partMarks(setting: Setting, part: CalendarPart): Mark[] {
 	const { x, y } = part.origin;
 	const width = part.columns * part.cell.w;
+	const header = headerOf(setting);
 	return [
 		...restDayTints(setting, part, header),
 		...weekdayMarks(setting, part, header),
 		...dateMarks(setting, part, header),
 		...eventMarks(setting, part, header),
-		line(x, y, x + width, y),
-		line(x, y, x, y + header),
-		line(x + width, y, x + width, y + header),
+		...(header > 0
+			? [
+					line(x, y, x + width, y),
+					line(x, y, x, y + header),
+					line(x + width, y, x + width, y + header)
+				]
+			: []),
 		...grid({ x, y: y + header }, part.cell, part.columns, setting.month.weeks)
 	];
 }
@@ -211,7 +235,7 @@ export const monthGrid: Form = {
 	name: 'Month grid',
 	spans: ['spread', 'page'],
 	content: ['title', 'events'],
-	rules: [titleStyle, cellSize, splitRule, restDays, overflow],
+	rules: [titleStyle, cellSize, overflow, splitRule, restDays, datePlace, weekdayStyle, headerRows],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
 		return ranked(layouts);

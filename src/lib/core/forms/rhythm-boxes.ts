@@ -1,8 +1,8 @@
-import { titleStyle } from './common-rules';
+import { nameSide, titleStyle } from './common-rules';
 import { grid, text, type Mark } from '../draw';
 import { cellOf } from '../month';
 import { pageForm, type Setting } from './form';
-import { itemsOf, labelsOf } from './labels';
+import { itemsOf, labelsOf, sectionsOf } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import type { Item } from './content';
@@ -24,7 +24,7 @@ export function boxesOf(item: Item, setting: Setting): number[] {
 		case 'monthly':
 			return [1];
 		case 'times-a-week':
-			return weeks.map((days) => Math.min(days, item.goal ?? 3));
+			return weeks.map((days) => Math.min(days, item.upTo ?? item.goal ?? 3));
 		case 'daily':
 		case 'threshold':
 			return weeks;
@@ -43,22 +43,34 @@ function rowWidth(groups: readonly number[]): number {
 	return groups.reduce((sum, count) => sum + count, 0) + apart;
 }
 
+/** Rows of all items, a square apart, those of a group below its name. */
+function rowsOf(setting: Setting): ({ readonly heading: string } | { readonly index: number })[] {
+	let next = 0;
+	return sectionsOf(setting).flatMap(({ heading, items }) => [
+		...(heading ? [{ heading }] : []),
+		...items.map(() => ({ index: next++ }))
+	]);
+}
+
 /**
  * A row of boxes for each habit by its rhythm: a box a week, one a month, n a week (no more than the
- * week has days in the month). Rows are a square apart. (Common practice.)
+ * week has days in the month). Rows are a square apart, groups stand under their names. (Common practice.)
  */
 export const rhythmBoxes = pageForm({
 	id: 'rhythm-boxes',
 	name: 'Boxes by rhythm',
 	content: ['title', 'items'],
-	rules: [titleStyle],
+	rules: [titleStyle, nameSide],
 	layouts: (setting, there) => {
 		const items = itemsOf(setting);
 		const top = titleRows(setting);
+		const rows = rowsOf(setting);
 		const groups = items.map((item) => boxesOf(item, setting));
 		const widest = Math.max(...groups.map(rowWidth));
 		return labelsOf(setting).map((labels) => {
-			const size = { w: labels.width + 1 + widest, h: top + 2 * items.length - 1 };
+			const size = { w: labels.width + 1 + widest, h: top + 2 * rows.length - 1 };
+			const [nameAt, boxesAt] =
+				nameSide.of(setting) === 'left' ? [0, labels.width + 1] : [widest + 1, 0];
 			return {
 				size,
 				discomfort: labels.discomfort,
@@ -71,15 +83,21 @@ export const rhythmBoxes = pageForm({
 				},
 				why: [
 					`labels ${labels.width} + 1 + boxes ${widest} = ${size.w} of ${there.w} across`,
-					`${titleSum(top)}${items.length} rows, 1 apart = ${size.h} of ${there.h} down`,
+					`${titleSum(top)}${rows.length} rows, 1 apart = ${size.h} of ${there.h} down`,
 					...items.map((item, index) => `${item.name}: ${(groups[index] ?? []).join(' + ')} boxes`)
 				],
 				marks: () => [
 					...titleMarks(setting, size.w, false),
-					...labels.labels.map((label, row) =>
-						text(label, { x: 0, y: top + 2 * row, w: labels.width, h: 1 }, 'hand', 'start')
-					),
-					...groups.flatMap((counts, row) => boxRow(counts, labels.width + 1, top + 2 * row))
+					...rows.flatMap((row, place): Mark[] => {
+						const y = top + 2 * place;
+						if ('heading' in row)
+							return [text(row.heading, { x: 0, y, w: size.w, h: 1 }, 'hand', 'start')];
+						const name = labels.labels[row.index] ?? '';
+						return [
+							text(name, { x: nameAt, y, w: labels.width, h: 1 }, 'hand', 'start'),
+							...boxRow(groups[row.index] ?? [], boxesAt, y)
+						];
+					})
 				]
 			};
 		});

@@ -1,10 +1,11 @@
 import { titleStyle, squareCell } from './common-rules';
 import { frame, text, type Mark } from '../draw';
-import type { Dot } from '../paper';
-import { pageForm, type Setting } from './form';
-import { itemsOf } from './labels';
+import type { Dot, Size } from '../paper';
+import { pageForm, type PageLayout, type Setting } from './form';
+import { itemsOf, labelsOf } from './labels';
 import { fitLabel } from './mini-month';
 import { titleSum } from './rows';
+import { choiceRule } from './rule';
 import { titleMarks, titleRows } from './title-band';
 
 /** Cells across and down of the smallest ring that holds so many days. */
@@ -30,58 +31,114 @@ function nameLines(setting: Setting): number {
 	return setting.content.items ? itemsOf(setting).length : 0;
 }
 
+const lines = choiceRule({
+	name: 'lines',
+	label: 'Round the middle',
+	options: [
+		['one', 'one ring of days'],
+		['each', 'a line a habit']
+	],
+	usual: 'one'
+});
+
 /**
- * The month's days in a ring around a free centre for a picture or a word, the first at the top left,
- * clockwise; names stand on lines below it. Cells as large as they go, up to 3 squares. A spiral is not
- * offered, because people lose the day in it (common practice).
+ * The month's days in a ring around a free centre for a picture or a word, the first at the top left, clockwise; names
+ * stand on lines below it. Or a line a habit (`lines` "each"), one round the other, each with its name in the squares
+ * before its first day. Cells as large as they go, up to 3 squares. A spiral is not offered, because people lose the day
+ * in it (common practice).
  */
 export const ring = pageForm({
 	id: 'ring',
 	name: 'Ring of days',
 	content: ['title', 'items'],
-	rules: [titleStyle, squareCell],
-	layouts: (setting, there) => {
-		const { days } = setting.month;
-		const { across, down } = ringOf(days);
-		const top = titleRows(setting);
-		const lines = nameLines(setting);
-		const most = Math.min(
-			Math.floor(there.w / across),
-			Math.floor((there.h - top - lines) / down),
-			3
-		);
-		const wanted = squareCell.of(setting);
-		const cells = wanted ? [wanted] : [most];
-		return cells
-			.filter((c) => c >= 1)
-			.map((c) => {
-				const size = { w: across * c, h: top + down * c + lines };
-				return {
-					size,
-					discomfort: c === 1 ? 20 : 0,
-					facts: { cell: { w: c, h: c }, across, down, days, title: top, capacity: days },
-					why: [
-						`a ring of ${across} × ${down} has ${2 * (across + down) - 4} cells for ${days} days`,
-						`${across} × ${c} = ${size.w} of ${there.w} across, ${titleSum(top)}${down} × ${c}${lines > 0 ? ` + ${lines} names` : ''} = ${size.h} down`
-					],
-					marks: () => [
-						...titleMarks(setting, size.w, false),
-						...ringCells(across, down)
-							.slice(0, days)
-							.flatMap(({ x, y }, index): Mark[] => [
-								text(String(index + 1), { x: x * c, y: top + y * c, w: 1, h: 1 }, 'figure'),
-								...frame({ x: x * c, y: top + y * c, w: c, h: c })
-							]),
-						...(lines > 0 ? itemsOf(setting) : []).map((item, line) =>
-							text(
-								fitLabel(item, size.w, setting).label,
-								{ x: 0, y: top + down * c + line, w: size.w, h: 1 },
-								'hand',
-								'start'
-							)
-						)
-					]
-				};
-			});
-	}
+	rules: [titleStyle, lines, squareCell],
+	layouts: (setting, there) =>
+		lines.of(setting) === 'each' ? lineEach(setting, there) : oneRing(setting, there)
 });
+
+/** A line a habit round the middle: the innermost has its days and its name, each further one eight cells more. */
+function lineEach(setting: Setting, there: Size): PageLayout[] {
+	const { days } = setting.month;
+	const top = titleRows(setting);
+	const [labels] = labelsOf(setting);
+	if (!labels) return [];
+	const count = labels.labels.length;
+	const wanted = squareCell.of(setting);
+	return (wanted ? [wanted] : [2, 1]).flatMap((c) => {
+		const label = Math.ceil(labels.width / c);
+		const inner = ringOf(days + label);
+		const across = Math.max(inner.across, label + 1) + 2 * (count - 1);
+		const down = inner.down + 2 * (count - 1);
+		const size = { w: across * c, h: top + down * c };
+		if (size.w > there.w || size.h > there.h) return [];
+		return [
+			{
+				size,
+				discomfort: c === 1 ? 10 : 0,
+				facts: { cell: { w: c, h: c }, across, down, days, title: top, label, capacity: count },
+				why: [
+					`the innermost line has ${label} cells for its name and ${days} for the days`,
+					`${count} lines: ${across} × ${c} = ${size.w} of ${there.w} across, ${titleSum(top)}${down} × ${c} = ${size.h} of ${there.h} down`
+				],
+				marks: () => [
+					...titleMarks(setting, size.w, false),
+					...labels.labels.flatMap((name, place) => {
+						const round = ringCells(across - 2 * place, down - 2 * place);
+						const at = (dot: Dot): Dot => ({
+							x: (place + dot.x) * c,
+							y: top + (place + dot.y) * c
+						});
+						return [
+							text(name, { ...at({ x: 0, y: 0 }), w: labels.width, h: 1 }, 'hand', 'start'),
+							...round.slice(-days).flatMap((cell, index) => dayMarks(index + 1, at(cell), c))
+						];
+					})
+				]
+			}
+		];
+	});
+}
+
+function dayMarks(day: number, { x, y }: Dot, c: number): Mark[] {
+	return [text(String(day), { x, y, w: 1, h: 1 }, 'figure'), ...frame({ x, y, w: c, h: c })];
+}
+
+function oneRing(setting: Setting, there: Size): PageLayout[] {
+	const { days } = setting.month;
+	const { across, down } = ringOf(days);
+	const top = titleRows(setting);
+	const below = nameLines(setting);
+	const most = Math.min(
+		Math.floor(there.w / across),
+		Math.floor((there.h - top - below) / down),
+		3
+	);
+	const c = squareCell.of(setting) ?? most;
+	if (c < 1) return [];
+	const size = { w: across * c, h: top + down * c + below };
+	return [
+		{
+			size,
+			discomfort: c === 1 ? 20 : 0,
+			facts: { cell: { w: c, h: c }, across, down, days, title: top, capacity: days },
+			why: [
+				`a ring of ${across} × ${down} has ${2 * (across + down) - 4} cells for ${days} days`,
+				`${across} × ${c} = ${size.w} of ${there.w} across, ${titleSum(top)}${down} × ${c}${below > 0 ? ` + ${below} names` : ''} = ${size.h} down`
+			],
+			marks: () => [
+				...titleMarks(setting, size.w, false),
+				...ringCells(across, down)
+					.slice(0, days)
+					.flatMap(({ x, y }, index) => dayMarks(index + 1, { x: x * c, y: top + y * c }, c)),
+				...(below > 0 ? itemsOf(setting) : []).map((item, line) =>
+					text(
+						fitLabel(item, size.w, setting).label,
+						{ x: 0, y: top + down * c + line, w: size.w, h: 1 },
+						'hand',
+						'start'
+					)
+				)
+			]
+		}
+	];
+}

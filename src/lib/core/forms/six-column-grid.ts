@@ -1,7 +1,8 @@
-import { numberRule } from './rule';
-import { titleStyle, cellSize } from './common-rules';
+import { titleStyle, cellSize, datePlace, headerRows, weekdayStyle } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { monthShape, weekdayNames } from '../month';
+import { headerOf } from './calendar-cells';
+import { dateIn } from './date-square';
 import { dayEventMarks, eventSums } from './cell-events';
 import { cellDiscomfort, pageForm, type Setting } from './form';
 import { titleSum } from './rows';
@@ -14,15 +15,6 @@ function fromMonday(setting: Setting): Setting {
 	return { ...setting, month: monthShape(setting.month, 'monday') };
 }
 
-const headerRule = numberRule({
-	name: 'header',
-	label: 'Header',
-	least: 0,
-	most: 10,
-	unit: 'squares',
-	chosen: ({ header }) => header
-});
-
 /**
  * Monday to Friday and one shared column, Saturday above Sunday, so the cell height is even; counted
  * Monday to Sunday whatever the week start. Default header 1. (Common practice.)
@@ -31,13 +23,13 @@ export const sixColumnGrid = pageForm({
 	id: 'six-column-grid',
 	name: 'Six columns, shared weekend',
 	content: ['title', 'events'],
-	rules: [titleStyle, cellSize, headerRule],
+	rules: [titleStyle, cellSize, datePlace, weekdayStyle, headerRows],
 	layouts: (given, there) => {
 		const setting = fromMonday(given);
 		const { month } = setting;
 		const asked = cellSize.of(setting);
 		const top = titleRows(setting);
-		const header = headerRule.of(setting) ?? 1;
+		const header = headerOf(setting);
 		const w = asked?.w ?? Math.floor(there.w / columns);
 		const most = Math.min(Math.floor((there.h - top - header) / month.weeks), Math.max(w, 2) + 1);
 		const high = asked?.h ?? most;
@@ -73,14 +65,16 @@ export const sixColumnGrid = pageForm({
 
 function cells(setting: Setting, top: number, header: number, w: number, h: number): Mark[] {
 	const { month, locale } = setting;
-	const names = weekdayNames(locale, 'monday', w >= 3 ? 'short' : 'narrow');
+	const style = weekdayStyle.of(setting);
+	const long = w >= 3 && style !== 'narrow';
+	const names = weekdayNames(locale, 'monday', long ? 'short' : 'narrow');
 	const y = top + header;
 	const marks: Mark[] = names
 		.slice(0, 5)
 		.map((name, column) =>
 			text(name, { x: column * w, y: y - 1, w, h: Math.min(1, header) }, 'hand')
 		);
-	const weekend = w >= 3 ? names.slice(5).map((name) => [...name][0]) : [names[5]];
+	const weekend = long ? names.slice(5).map((name) => [...name][0]) : [names[5]];
 	marks.push(text(weekend.join('/'), { x: 5 * w, y: y - 1, w, h: Math.min(1, header) }, 'hand'));
 	for (let day = 1; day <= month.days; day++) {
 		const index = month.lead + day - 1;
@@ -91,11 +85,12 @@ function cells(setting: Setting, top: number, header: number, w: number, h: numb
 		if (weekday >= 5)
 			marks.unshift({ kind: 'tint', tone: 'rest', x, y: y + row * h + shared, w, h: h / 2 });
 		const cell = { x, y: y + row * h + shared, w, h: weekday >= 5 ? h / 2 : h };
-		marks.push(text(String(day), { ...cell, w: 1, h: 1 }, 'figure'));
+		marks.push(...dateIn(setting, day, cell));
 		marks.push(...dayEventMarks(setting, day, cell));
 	}
 	marks.push(...grid({ x: 0, y }, { w, h }, columns, month.weeks));
 	for (let row = 0; row < month.weeks; row++)
 		marks.push(line(5 * w, y + row * h + h / 2, 6 * w, y + row * h + h / 2));
-	return header > 0 ? marks : marks.filter((mark) => mark.kind !== 'text' || mark.y >= y);
+	const named = header > 0 && style !== 'none';
+	return named ? marks : marks.filter((mark) => mark.kind !== 'text' || mark.y >= y);
 }

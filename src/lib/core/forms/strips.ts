@@ -2,10 +2,11 @@ import { titleStyle, sideBySide } from './common-rules';
 import { grid, line, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import { pageForm, type Setting } from './form';
-import { itemsOf } from './labels';
+import { isWeekly, itemsOf } from './labels';
 import { fitLabel } from './mini-month';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
+import type { Item } from './content';
 
 const usualAcross = 12;
 const gap = 1;
@@ -82,15 +83,31 @@ export const strips = pageForm({
 							x: (index % abreast) * (across + gap),
 							y: top + Math.floor(index / abreast) * (rows + gap)
 						};
-						return stripMarks(strip, fitLabel(item, free, setting).label).map((mark) =>
-							move(mark, at)
-						);
+						const { label } = fitLabel(item, free, setting);
+						const one = isWeekly(item)
+							? weeklyStrip(strip, item, setting)
+							: stripMarks(strip, label);
+						return one.map((mark) => move(mark, at));
 					})
 				]
 			};
 		});
 	}
 });
+
+/** A box a week, as wide as they go, in the strip's last row; the name over them, or before them in a strip of one row. */
+function weeklyStrip({ across, rows, free }: Strip, item: Item, setting: Setting): Mark[] {
+	const { weeks } = setting.month;
+	const before = rows > 1 ? 0 : free;
+	const each = Math.max(1, Math.floor((across - before) / weeks));
+	const shown = Math.min(weeks, across - before);
+	const y = rows - 1;
+	const name = rows > 1 ? across : free;
+	return [
+		text(fitLabel(item, name, setting).label, { x: 0, y: 0, w: name, h: 1 }, 'hand', 'start'),
+		...grid({ x: before, y }, { w: each, h: 1 }, shown, 1)
+	];
+}
 
 function stripMarks({ across, rows, first, free }: Strip, name: string): Mark[] {
 	const marks: Mark[] = [text(name, { x: 0, y: 0, w: free, h: 1 }, 'hand', 'start')];

@@ -1,15 +1,21 @@
-import { entries, gapBetween, lineHeight, titleStyle, everySecond } from './common-rules';
+import {
+	entries,
+	gapBetween,
+	headerRows,
+	lineHeight,
+	titleStyle,
+	everySecond
+} from './common-rules';
 import { numberRule } from './rule';
 import { move, text, type Mark } from '../draw';
-import { textWidth } from '../hand';
 import type { Size } from '../paper';
-import { withCurrency } from './currency';
+import { ruledColumns } from './columns';
 import { pageForm, type PageLayout, type Setting } from './form';
 import { columnLines, rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import type { Column } from './content';
 
-const header = 1;
+const usualHeader = 1;
 const usualGap = 2;
 const leastRows = 5;
 const tablesRule = numberRule({
@@ -19,25 +25,13 @@ const tablesRule = numberRule({
 	most: 10,
 	chosen: ({ abreast }) => abreast
 });
+/** What a table has where its wish names no columns. */
 const samples: readonly Column[] = [
 	{ name: 'What', width: 6 },
 	{ name: 'How much', width: 4 }
 ];
 
-/** A column of a table with the width it is ruled in. */
-interface RuledColumn {
-	readonly name: string;
-	readonly width: number;
-}
-
-/** Columns with their widths: as given, or as wide as name and longest value in the person's hand. */
-function columnsOf({ content, hand, locale }: Setting): RuledColumn[] {
-	const columns = content.columns && content.columns.length > 0 ? content.columns : samples;
-	return columns.map(({ name: written, width, longest = '' }) => {
-		const name = withCurrency(written, locale);
-		return { name, width: width ?? Math.max(1, textWidth(name, hand), textWidth(longest, hand)) };
-	});
-}
+const columnsOf = (setting: Setting) => ruledColumns(setting, samples);
 
 /** Height of a row: as asked for, or a line of the person's hand. */
 function lineOf(setting: Setting): number {
@@ -58,7 +52,7 @@ export const table = pageForm({
 	id: 'table',
 	name: 'Table',
 	content: ['title', 'columns'],
-	rules: [titleStyle, entries, tablesRule, everySecond, gapBetween, lineHeight],
+	rules: [titleStyle, entries, tablesRule, everySecond, gapBetween, lineHeight, headerRows],
 	layouts: (setting, there) => waysIn(setting, there).map((way) => settled(setting, way))
 });
 
@@ -77,6 +71,7 @@ function settled(setting: Setting, way: PageLayout): PageLayout {
 /** All ways to rule tables in a room: how many abreast, and how high. */
 function waysIn(setting: Setting, there: Size): PageLayout[] {
 	const top = titleRows(setting);
+	const header = headerRows.of(setting) ?? usualHeader;
 	const one = widthOf(setting);
 	const wanted = gapBetween.of(setting);
 	const tables = tablesRule.of(setting);
@@ -122,7 +117,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 					marks: () => [
 						...titleMarks(setting, size.w, false),
 						...Array.from({ length: t }, (_, index) => index).flatMap((index) =>
-							oneTable(setting, top, rows).map((mark) =>
+							oneTable(setting, top, header, rows).map((mark) =>
 								move(mark, { x: index * (one + gap), y: 0 })
 							)
 						)
@@ -132,15 +127,15 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 	});
 }
 
-function oneTable(setting: Setting, top: number, rows: number): Mark[] {
+function oneTable(setting: Setting, top: number, header: number, rows: number): Mark[] {
 	const columns = columnsOf(setting);
 	const high = lineOf(setting);
 	const widths = columns.map(({ width }) => width);
 	let x = 0;
-	const names = columns.map(({ name, width }) => {
-		const mark = text(name, { x, y: top, w: width, h: header }, 'hand', 'start');
+	const names = columns.flatMap(({ name, width }) => {
+		const place = { x, y: top + header - 1, w: width, h: 1 };
 		x += width;
-		return mark;
+		return header > 0 ? [text(name, place, 'hand', 'start')] : [];
 	});
 	const tints = (everySecond.of(setting) ? Array.from({ length: rows }, (_, row) => row) : [])
 		.filter((row) => row % 2 === 1)

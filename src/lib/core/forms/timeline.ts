@@ -1,15 +1,20 @@
 import { titleStyle } from './common-rules';
-import { grid, move, text, type Mark } from '../draw';
+import { grid, line, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
-import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
-import { dayRow } from './day-labels';
+import type { Dot } from '../paper';
+import { pageSize, ranked, type Form, type Layout, type Room, type Setting } from './form';
+import { dayColumn, dayLabelWidth, dayRow, daysFrom } from './day-labels';
 import { daysAcross, daysAcrossRoom, daysAcrossSums } from './days-across';
 import { titleSum } from './rows';
+import { openChoice } from './rule';
 import { titleMarks, titleRows } from './title-band';
 import type { Goal } from './content';
 
 const header = 1;
-const load = 1;
+const loadRow = 1;
+const gap = 1;
+/** Names are not squeezed below so many squares. */
+const shortest = 4;
 const samples: readonly Goal[] = [
 	{ name: 'Begin', from: 1, to: 10, slack: 3 },
 	{ name: 'Go on', from: 8, to: 24, slack: 4 }
@@ -24,66 +29,189 @@ function loadOn(goals: readonly Goal[], day: number): number {
 	return goals.filter(({ from, to, slack = 0 }) => from <= day && day <= to + slack).length;
 }
 
+const direction = openChoice({
+	name: 'days',
+	label: 'Days run',
+	options: [
+		['across', 'across'],
+		['down', 'down']
+	]
+});
+
+/** What is the same for every way to rule a timeline. */
+interface Chart {
+	readonly goals: readonly Goal[];
+	readonly top: number;
+	/** Squares for the names. */
+	readonly label: number;
+	readonly discomfort: number;
+	readonly load: number;
+}
+
 /**
- * Days across, a bar a goal with its slack in another tint, and a last row with the number of goals
- * under way each day. Over a spread the fold splits the days. (Common practice.)
+ * A bar a goal across the days with its slack in another tint, and a last row with the number of goals under way each
+ * day. On one page where the days do not fit across they stand in two half months one below the other, or run down with
+ * a column a goal. Over a spread the fold splits them. (Common practice.)
  */
 export const timeline: Form = {
 	id: 'timeline',
 	name: 'Goal timeline',
 	spans: ['spread', 'page'],
 	content: ['title', 'goals'],
-	rules: [titleStyle],
+	rules: [titleStyle, direction],
 	layouts: (setting, room) => {
 		const goals = goalsOf(setting);
-		const top = titleRows(setting);
-		const height = top + header + goals.length + load;
-		const there = pageSize(room);
+		const { days } = setting.month;
 		const longest = Math.max(...goals.map(({ name }) => textWidth(name, setting.hand)));
-		const widths = [...new Set([longest, Math.min(longest, 4)])];
-		const fullest = Math.max(
-			...Array.from({ length: setting.month.days }, (_, index) => loadOn(goals, index + 1))
-		);
-		const layouts = widths.flatMap((width): Layout[] => {
-			const across = daysAcross(setting, room, width);
-			if (!across || height > there.h) return [];
-			const [left = [], right] = across.parts;
-			const indent = room.span === 'spread' ? room.left.w - width - left.length : 0;
-			return [
-				{
-					room: daysAcrossRoom(across, room, height),
-					discomfort: width < longest ? 15 : 0,
-					stretches: false,
-					facts: {
-						rows: goals.length,
-						header,
-						title: top,
-						label: width,
-						days: setting.month.days,
-						load: fullest,
-						...(right ? { split: [left.length, right.length] as const } : {})
-					},
-					why: [
-						...daysAcrossSums(across, room),
-						`${titleSum(top)}header ${header} + ${goals.length} goals + load ${load} = ${height} of ${there.h} down`,
-						`at most ${fullest} under way on one day`
-					],
-					marks: () => [
-						[
-							...titleMarks(setting, width + left.length, false),
-							...goals.map(({ name }, row) =>
-								text(name, { x: 0, y: top + header + row, w: width, h: 1 }, 'hand', 'start')
-							),
-							...bars(goals, left, { x: width, y: top })
-						].map((mark) => move(mark, { x: indent, y: 0 })),
-						...(right ? [bars(goals, right, { x: 0, y: top })] : [])
-					]
-				}
-			];
+		const load = Math.max(...daysFrom(1, days).map((day) => loadOn(goals, day)));
+		const charts = [...new Set([longest, Math.min(longest, shortest)])].map((label): Chart => {
+			const discomfort = label < longest ? 15 : 0;
+			return { goals, top: titleRows(setting), label, discomfort, load };
 		});
-		return ranked(layouts);
+		return ranked(charts.flatMap((chart) => waysIn(setting, room, chart)));
 	}
 };
+
+/** One way a room: what is drawn in a smaller one is then the same. */
+function waysIn(setting: Setting, room: Room, chart: Chart): Layout[] {
+	const wanted = direction.of(setting);
+	const across = wanted === 'down' ? [] : acrossDays(setting, room, chart);
+	if (across.length > 0 || room.span === 'spread') return across;
+	const halves = wanted === 'down' ? [] : inHalves(setting, room, chart);
+	if (halves.length > 0 || wanted === 'across') return halves;
+	return downDays(setting, room, chart);
+}
+
+/** Rows of a part below the title: the days, a row a goal, and the load. */
+function heightOf({ goals }: Chart): number {
+	return header + goals.length + loadRow;
+}
+
+function acrossDays(setting: Setting, room: Room, chart: Chart): Layout[] {
+	const { goals, top, label, load } = chart;
+	const across = daysAcross(setting, room, label);
+	const height = top + heightOf(chart);
+	const there = pageSize(room);
+	if (!across || height > there.h) return [];
+	const [left = [], right] = across.parts;
+	const indent = room.span === 'spread' ? room.left.w - label - left.length : 0;
+	return [
+		{
+			room: daysAcrossRoom(across, room, height),
+			discomfort: chart.discomfort,
+			stretches: false,
+			facts: {
+				rows: goals.length,
+				header,
+				title: top,
+				label,
+				days: setting.month.days,
+				load,
+				...(right ? { split: [left.length, right.length] as const } : {})
+			},
+			why: [
+				...daysAcrossSums(across, room),
+				`${titleSum(top)}header ${header} + ${goals.length} goals + load ${loadRow} = ${height} of ${there.h} down`,
+				`at most ${load} under way on one day`
+			],
+			marks: () => [
+				[...titleMarks(setting, label + left.length, false), ...labelled(chart, left, top)].map(
+					(mark) => move(mark, { x: indent, y: 0 })
+				),
+				...(right ? [bars(goals, right, { x: 0, y: top })] : [])
+			]
+		}
+	];
+}
+
+function inHalves(setting: Setting, room: Room & { span: 'page' }, chart: Chart): Layout[] {
+	const { goals, top, label, load } = chart;
+	const { days } = setting.month;
+	const half = Math.ceil(days / 2);
+	const one = heightOf(chart);
+	const size = { w: label + half, h: top + 2 * one + gap };
+	if (size.w > room.w || size.h > room.h) return [];
+	return [
+		{
+			room: { span: 'page', ...size },
+			discomfort: chart.discomfort + 5,
+			stretches: false,
+			facts: { rows: goals.length, header, title: top, label, days, load, abreast: 2 },
+			why: [
+				`labels ${label} + ${half} days = ${size.w} of ${room.w} across, the days in two halves`,
+				`${titleSum(top)}2 × (header ${header} + ${goals.length} goals + load ${loadRow}) + gap ${gap} = ${size.h} of ${room.h} down`,
+				`at most ${load} under way on one day`
+			],
+			marks: () => [
+				[
+					...titleMarks(setting, size.w, false),
+					...labelled(chart, daysFrom(1, half), top),
+					...labelled(chart, daysFrom(half + 1, days), top + one + gap)
+				]
+			]
+		}
+	];
+}
+
+function downDays(setting: Setting, room: Room & { span: 'page' }, chart: Chart): Layout[] {
+	const { goals, top, label, load } = chart;
+	const { days } = setting.month;
+	const size = { w: dayLabelWidth + goals.length + loadRow, h: top + label + days };
+	if (size.w > room.w || size.h > room.h) return [];
+	return [
+		{
+			room: { span: 'page', ...size },
+			discomfort: chart.discomfort + 10,
+			stretches: false,
+			facts: { rows: days, across: goals.length, title: top, label, days, load },
+			why: [
+				`days ${dayLabelWidth} + ${goals.length} goals + load ${loadRow} = ${size.w} of ${room.w} across`,
+				`${titleSum(top)}names ${label} + ${days} days = ${size.h} of ${room.h} down`,
+				`at most ${load} under way on one day`
+			],
+			marks: () => {
+				const y = top + label;
+				// The bars as they lie across, turned to run down.
+				const lying = bars(goals, daysFrom(1, days), { x: 0, y: 0 });
+				return [
+					[
+						...titleMarks(setting, size.w, false),
+						...goals.map(({ name }, index): Mark => ({
+							...text(name, { x: dayLabelWidth + index, y: top, w: 1, h: label }, 'hand', 'start'),
+							turned: true
+						})),
+						...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
+						...lying.flatMap((mark) => stoodUp(mark, { x: dayLabelWidth - header, y }))
+					]
+				];
+			}
+		}
+	];
+}
+
+/** A mark of a chart whose days lie across, as it is where they run down; the days' own numbers stand elsewhere. */
+function stoodUp(mark: Mark, at: Dot): Mark[] {
+	switch (mark.kind) {
+		case 'line':
+			return [line(at.x + mark.y1, at.y + mark.x1, at.x + mark.y2, at.y + mark.x2)];
+		case 'shape':
+			return [];
+		default:
+			return mark.kind === 'text' && mark.y < header
+				? []
+				: [{ ...mark, x: at.x + mark.y, y: at.y + mark.x, w: mark.h, h: mark.w }];
+	}
+}
+
+/** Names of the goals, and their bars beside them. */
+function labelled({ goals, label }: Chart, days: readonly number[], y: number): Mark[] {
+	return [
+		...goals.map(({ name }, row) =>
+			text(name, { x: 0, y: y + header + row, w: label, h: 1 }, 'hand', 'start')
+		),
+		...bars(goals, days, { x: label, y })
+	];
+}
 
 function bars(
 	goals: readonly Goal[],
@@ -113,7 +241,7 @@ function bars(
 			...part('slack', to + 1, to + slack, row)
 		]),
 		...dayRow(days, at),
-		...grid({ x: at.x, y: at.y + header }, { w: 1, h: 1 }, days.length, goals.length + load),
+		...grid({ x: at.x, y: at.y + header }, { w: 1, h: 1 }, days.length, goals.length + loadRow),
 		...days.map((day, index) =>
 			text(
 				String(loadOn(goals, day)),

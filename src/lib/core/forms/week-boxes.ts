@@ -1,5 +1,5 @@
 import { numberRule } from './rule';
-import { weekOfMonth, gapBetween } from './common-rules';
+import { undated, weekOfMonth, gapBetween } from './common-rules';
 import { frame, type Mark } from '../draw';
 import type { Rect, Size } from '../paper';
 import { cellDiscomfort, pageSize, ranked, type Form, type Layout, type Setting } from './form';
@@ -38,7 +38,7 @@ export const weekBoxes: Form = {
 	name: 'Week in boxes',
 	spans: ['spread', 'page'],
 	content: [],
-	rules: [weekOfMonth, gapBetween, frameRule, shiftRule],
+	rules: [weekOfMonth, gapBetween, frameRule, shiftRule, undated],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const gap = gapBetween.of(setting) ?? usualGap;
@@ -103,7 +103,7 @@ function fourBoxes(setting: Setting, boxes: readonly Rect[], first: number): Mar
 	const days = daysOfWeek(setting);
 	return boxes.flatMap((box, index) => {
 		const day = days[first + index];
-		return [day ? dayHeading(setting, day, box) : spareHeading(setting, box), ...frame(box)];
+		return [...(day ? [dayHeading(setting, day, box)] : spareHeading(setting, box)), ...frame(box)];
 	});
 }
 

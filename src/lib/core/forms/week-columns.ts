@@ -1,5 +1,5 @@
 import { choiceRule } from './rule';
-import { weekOfMonth } from './common-rules';
+import { undated, weekOfMonth } from './common-rules';
 import { line, type Mark } from '../draw';
 import type { Rect } from '../paper';
 import {
@@ -36,7 +36,7 @@ export const weekColumns: Form = {
 	name: 'Week in columns',
 	spans: ['spread'],
 	content: [],
-	rules: [weekOfMonth, shape],
+	rules: [weekOfMonth, shape, undated],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		if (room.span === 'page') return [];
@@ -80,7 +80,7 @@ function fourAndThree(setting: Setting, room: SpreadRoom): Layout | undefined {
 							dayHeading(setting, day, box(index * w)),
 							...column(index * w, w, h)
 						]),
-					spareHeading(setting, box(3 * w)),
+					...spareHeading(setting, box(3 * w)),
 					...column(3 * w, w, h)
 				]
 			];

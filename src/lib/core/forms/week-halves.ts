@@ -1,4 +1,4 @@
-import { weekOfMonth } from './common-rules';
+import { undated, weekOfMonth } from './common-rules';
 import { numberRule } from './rule';
 import { frame } from '../draw';
 import { pageForm } from './form';
@@ -23,7 +23,7 @@ export const weekHalves = pageForm({
 	name: 'Half a page a day',
 	wholePage: true,
 	content: [],
-	rules: [weekOfMonth, pageOfWeek],
+	rules: [weekOfMonth, pageOfWeek, undated],
 	layouts: (setting, there) => {
 		const h = Math.floor((there.h - gap) / 2);
 		if (h < 8 || there.w < 6) return [];
@@ -43,7 +43,7 @@ export const weekHalves = pageForm({
 						const box = { x: 0, y: row * (h + gap), w: size.w, h };
 						const day = days[2 * (part - 1) + row];
 						return [
-							day ? dayHeading(setting, day, box) : spareHeading(setting, box),
+							...(day ? [dayHeading(setting, day, box)] : spareHeading(setting, box)),
 							...frame(box)
 						];
 					});

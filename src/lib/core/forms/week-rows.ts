@@ -1,4 +1,4 @@
-import { titleStyle, weekOfMonth } from './common-rules';
+import { titleStyle, undated, weekOfMonth } from './common-rules';
 import { frame } from '../draw';
 import { cellDiscomfort, pageForm } from './form';
 import { rowLines, titleSum } from './rows';
@@ -12,7 +12,7 @@ export const weekRows = pageForm({
 	id: 'week-rows',
 	name: 'Week in rows',
 	content: ['title'],
-	rules: [titleStyle, weekOfMonth],
+	rules: [titleStyle, weekOfMonth, undated],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const most = Math.floor((there.h - top) / rows);
@@ -38,7 +38,7 @@ export const weekRows = pageForm({
 						return [
 							...titleMarks(setting, size.w, false),
 							...daysOfWeek(setting).map((day, row) => dayHeading(setting, day, box(row))),
-							spareHeading(setting, box(7)),
+							...spareHeading(setting, box(7)),
 							...frame({ x: 0, y: top, w: size.w, h: rows * height }),
 							...rowLines({ x: 0, y: top, w: size.w, h: 0 }, height, rows)
 						];

@@ -1,4 +1,4 @@
-import { weekOfMonth, cellSize } from './common-rules';
+import { undated, weekOfMonth, cellSize } from './common-rules';
 import { line, type Mark } from '../draw';
 import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
@@ -45,7 +45,7 @@ export const weekStaggered: Form = {
 	name: 'Week in staggered boxes',
 	spans: ['spread'],
 	content: [],
-	rules: [weekOfMonth, cellSize],
+	rules: [weekOfMonth, cellSize, undated],
 	layouts: (setting, room) => {
 		const { w, h } = cellSize.of(setting) ?? usual;
 		if (room.span === 'page') return [];
@@ -99,7 +99,11 @@ function pageMarks(
 		const closes = x + w <= from + width;
 		const box = { x: start, y, w: end - start, h };
 		const day = days[index];
-		const heading = opens ? [day ? dayHeading(setting, day, box) : spareHeading(setting, box)] : [];
+		const heading = opens
+			? day
+				? [dayHeading(setting, day, box)]
+				: spareHeading(setting, box)
+			: [];
 		return [
 			...heading,
 			line(start, y, end, y),

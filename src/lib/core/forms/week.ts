@@ -1,4 +1,4 @@
-import { weekOfMonth } from './common-rules';
+import { undated, weekOfMonth } from './common-rules';
 import { text, type TextMark } from '../draw';
 import { daysIn, addMonths, weekdayNames, weekNumbers } from '../month';
 import { letters, lettersIn } from '../hand';
@@ -43,15 +43,17 @@ export function daysOfWeek(setting: Setting): WeekDay[] {
 /** A day's name and date on the first row of its box, the longest name that fits. */
 export function dayHeading(setting: Setting, day: WeekDay, box: Rect): TextMark {
 	const most = lettersIn(box.w, setting.hand);
+	const date = undated.of(setting) ? '' : ` ${day.date}`;
 	const fitting = (['long', 'short', 'narrow'] as const)
-		.map((width) => `${day.names[width]} ${day.date}`)
+		.map((width) => `${day.names[width]}${date}`)
 		.find((heading) => letters(heading).length <= most);
-	const words = fitting ?? String(day.date);
+	const words = fitting ?? (date.trim() || day.names.narrow);
 	return text(words, { x: box.x, y: box.y, w: box.w, h: 1 }, 'hand', 'start');
 }
 
 /** What stands in the box that is left over: the week's number, and days folded in from a short week. */
-export function spareHeading(setting: Setting, box: Rect): TextMark {
+export function spareHeading(setting: Setting, box: Rect): TextMark[] {
+	if (undated.of(setting)) return [];
 	const number = String(weekNumberOf(setting));
 	const { folded: days = [] } = setting.part ?? {};
 	const folded = days.length > 0 ? ` + ${days.join(', ')}` : '';
@@ -60,5 +62,5 @@ export function spareHeading(setting: Setting, box: Rect): TextMark {
 		[`Week ${number}${folded}`, `${number}${folded}`, `Week ${number}`].find(
 			(heading) => letters(heading).length <= most
 		) ?? number;
-	return text(words, { x: box.x, y: box.y, w: box.w, h: 1 }, 'hand', 'start');
+	return [text(words, { x: box.x, y: box.y, w: box.w, h: 1 }, 'hand', 'start')];
 }

@@ -55,24 +55,28 @@ const rhythms: Readonly<Record<string, Rhythm>> = {
 	threshold: 'threshold'
 };
 
-function rhythmWords({ rhythm, goal }: Item): string {
-	if (rhythm === 'times-a-week') return `${goal ?? 3} a week`;
-	if (rhythm === 'daily' && goal) return `${goal} a month`;
-	if (rhythm === 'times-a-day') return `${goal ?? 2} a day`;
+function rhythmWords({ rhythm, goal, upTo }: Item): string {
+	const times = (usual?: number) => `${goal ?? usual}${upTo === undefined ? '' : ` to ${upTo}`}`;
+	if (rhythm === 'times-a-week') return `${times(3)} a week`;
+	if (rhythm === 'daily' && goal) return `${times()} a month`;
+	if (rhythm === 'times-a-day') return `${times(2)} a day`;
 	return Object.entries(rhythms).find(([, value]) => value === rhythm)?.[0] ?? '';
 }
 
-function readRhythm(words: string): Pick<Item, 'rhythm' | 'goal'> {
-	const times = /^(\d{1,3}) a (week|day|month)$/.exec(words);
+function readRhythm(words: string): Pick<Item, 'rhythm' | 'goal' | 'upTo'> {
+	const times = /^(\d{1,3})(?:\s*(?:to|–|-)\s*(\d{1,3}))? a (week|day|month)$/.exec(words);
 	if (!times) return { rhythm: rhythms[words] };
-	const goal = Number(times[1]);
-	if (times[2] === 'month') return { rhythm: 'daily', goal };
-	return { rhythm: times[2] === 'week' ? 'times-a-week' : 'times-a-day', goal };
+	const often = {
+		goal: Number(times[1]),
+		...(times[2] === undefined ? {} : { upTo: Number(times[2]) })
+	};
+	if (times[3] === 'month') return { rhythm: 'daily', ...often };
+	return { rhythm: times[3] === 'week' ? 'times-a-week' : 'times-a-day', ...often };
 }
 
 /**
  * Habits: "Feed the dough / Dough / D (3 a week)": a shorter form after a slash, a sign for narrow grids
- * after another, a rhythm in brackets. A line "# health" begins a group, "#" alone ends it.
+ * after another, a rhythm in brackets, "3 to 4 a week" too. A line "# health" begins a group, "#" alone ends it.
  */
 export const itemLines: LineFormat<Item> = {
 	write: (items) =>
@@ -120,7 +124,8 @@ function readItem(line: string, before: readonly Item[]): Item | undefined {
 		short: short || undefined,
 		symbol: symbol || undefined,
 		rhythm: rhythm.rhythm,
-		goal: rhythm.goal ?? kept.goal
+		goal: rhythm.goal ?? kept.goal,
+		upTo: rhythm.goal === undefined ? kept.upTo : rhythm.upTo
 	};
 }
 
