@@ -152,3 +152,19 @@ export async function saved(page: Page): Promise<void> {
 		.filter({ hasText: /^\s*Saved\s*$/ })
 		.waitFor();
 }
+
+/** Opens a list field and takes an option, by its words or its place. */
+export async function choose(
+	page: Page,
+	field: RegExp,
+	option: string | RegExp | number
+): Promise<void> {
+	await page.getByRole('combobox', { name: field }).click();
+	const list = page.getByRole('listbox');
+	const item =
+		typeof option === 'number'
+			? list.getByRole('option').nth(option)
+			: list.getByRole('option', { name: option, exact: typeof option === 'string' });
+	await item.click();
+	await list.waitFor({ state: 'hidden' });
+}

@@ -41,7 +41,8 @@ test('a kind is changed beside its drawing, kept as one’s own, and added by on
 	await aside.getByLabel('Title', { exact: true }).fill('Sourdough log');
 	await aside.getByLabel(/^Columns, one a line/).fill('Loaf 8\nHours 3');
 	await aside.getByText('Loaf 8 + Hours 3 = 11').waitFor();
-	await aside.getByLabel('Keep it as a kind of your own').fill('Sourdough log');
+	await aside.getByText('Keep it as a kind of your own').click();
+	await aside.getByLabel('Called').fill('Sourdough log');
 	await aside.getByRole('button', { name: 'Keep', exact: true }).click();
 	const own = page.getByRole('button', { name: /^Sourdough log Your own/ });
 	await own.waitFor();

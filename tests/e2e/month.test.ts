@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { BrowserContext, Page } from 'playwright';
 import { readPdf } from '../support/read-pdf';
-import { onStage, saved, watch, type App } from './app';
+import { choose, onStage, saved, watch, type App } from './app';
 
 const stage = onStage();
 let app: App;
@@ -142,7 +142,7 @@ describe('the month', () => {
 
 	test('another month and week start are drawn at once', async () => {
 		await page.getByText('Change', { exact: true }).click();
-		await page.getByLabel('Month', { exact: true }).selectOption('February');
+		await choose(page, /^Month /, 'February');
 		await page.getByText('28 days in 4 weeks, 0 cells empty before the 1st').waitFor();
 		await page.getByRole('radio', { name: 'Sunday' }).click();
 		await page.getByText('28 days in 5 weeks, 1 cell empty before the 1st').waitFor();
@@ -252,7 +252,7 @@ describe('the page desk and the guide', () => {
 
 	test('tick strips of one page and of all pages are printed from the guide', async () => {
 		await page.getByRole('link', { name: 'Guide' }).click();
-		await page.getByLabel('Paper').selectOption('letter');
+		await choose(page, /^Paper/, 'US Letter');
 		await page.keyboard.press('Escape');
 		await page.getByRole('navigation', { name: 'Pages of the run' }).getByText('63').click();
 		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();

@@ -4,7 +4,7 @@ import demoMonth from '../../demo/month.json';
 import type { BrowserContext, Page } from 'playwright';
 import { dotMm, type Notebook } from '../../src/lib/core/paper';
 import { readPdf } from '../support/read-pdf';
-import { onStage, saved, type App } from './app';
+import { choose, onStage, saved, type App } from './app';
 
 const stage = onStage('/notebooks');
 let app: App;
@@ -113,12 +113,12 @@ test('a measured hand is kept and shortens what does not fit', async () => {
 
 test('pages are written in the language the person chose', async () => {
 	await open('/notebooks/hand');
-	await page.getByLabel(/^Weekdays and months/).selectOption('fi');
+	await choose(page, /^Weekdays and months/, /suomi/i);
 	await saved(page);
 	await open('/');
 	await page.locator('svg text', { hasText: 'maanantai' }).first().waitFor();
 	await open('/notebooks/hand');
-	await page.getByLabel(/^Weekdays and months/).selectOption('');
+	await choose(page, /^Weekdays and months/, 0);
 	await saved(page);
 });
 
@@ -140,7 +140,7 @@ test('a printer that shrinks is corrected for', async () => {
 	await page.getByRole('button', { name: 'Keep this printer' }).click();
 	await page.getByText('sheets are made 101.52 % across and 100 % down').waitFor();
 	await page.getByRole('link', { name: 'Sheets' }).click();
-	await page.getByRole('combobox', { name: /^Printer/ }).selectOption('Hall printer');
+	await choose(page, /^Printer/, 'Hall printer');
 	const href = await page.getByRole('link', { name: 'PDF, page by page' }).getAttribute('href');
 	const response = await context.request.get(`${app.address}${href}`);
 	const { pages } = await readPdf(new Uint8Array(await response.body()));

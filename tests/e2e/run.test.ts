@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { BrowserContext, Page } from 'playwright';
-import { onStage, saved, type App } from './app';
+import { choose, onStage, saved, type App } from './app';
 
 const stage = onStage();
 let app: App;
@@ -72,7 +72,7 @@ describe('three ways to fit the month', () => {
 		await undo();
 		await saved(page);
 		await page.getByText('Another form for single weeks').click();
-		await page.getByLabel(/^Week 3/).selectOption({ index: 2 });
+		await choose(page, /^Week 3/, 2);
 		await saved(page);
 		await undo();
 		await saved(page);

@@ -4,7 +4,7 @@ import { PNG } from 'pngjs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
-import { onStage, openWindow, saved, startApp, type App } from './app';
+import { choose, onStage, openWindow, saved, startApp, type App } from './app';
 
 const stage = onStage();
 let empty: App;
@@ -23,7 +23,7 @@ const sheets = async () => {
 describe('sheets', () => {
 	test('printed from the browser, a page is the same as in the PDF', async () => {
 		const page = await sheets();
-		await page.getByRole('combobox', { name: /^Pages/ }).selectOption('page 68');
+		await choose(page, /^Pages/, 'page 68');
 		const picture = page.getByRole('img', { name: 'Page 68, as it is printed' });
 		await picture.waitFor();
 		await picture.evaluate(async (image) => {
@@ -56,7 +56,7 @@ describe('sheets', () => {
 			const href = await page.getByRole('link', { name }).getAttribute('href');
 			return (await page.request.get(`${app.address}${href}`)).body();
 		};
-		await page.getByRole('combobox', { name: /^Pages/ }).selectOption('page 66');
+		await choose(page, /^Pages/, 'page 66');
 		await page.getByLabel('Pictures').fill('150');
 		expect(PNG.sync.read(await get('Picture (PNG)')).width).toBe(Math.round((148 / 25.4) * 150));
 		const whole = readSvg((await get('SVG in mm')).toString());

@@ -11,6 +11,7 @@
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
+	import Select from '$lib/ui/fields/Select.svelte';
 
 	let { data } = $props();
 
@@ -59,14 +60,12 @@
 		</p>
 	</div>
 	{#if data.notebooks.length > 0}
-		<label class="flex flex-col gap-0.5 self-start">
-			<span class="text-sm text-ink-soft">Notebook</span>
-			<select class="field" bind:value={kept}>
-				{#each data.notebooks as { id, notebook } (id)}
-					<option value={id}>{notebook.name}</option>
-				{/each}
-			</select>
-		</label>
+		<Select
+			label="Notebook"
+			value={kept ?? ''}
+			options={data.notebooks.map(({ id, notebook }) => ({ value: id, label: notebook.name }))}
+			onchange={(id) => (kept = id)}
+		/>
 	{:else}
 		<NotebookForm {notebook} onchange={(next) => (notebook = next)} />
 	{/if}

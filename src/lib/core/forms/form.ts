@@ -111,6 +111,8 @@ export interface Form {
 	readonly wholePage?: boolean;
 	/** What of a wish's content it has a place for. */
 	readonly content: readonly ContentName[];
+	/** Content that it has no use for as long as it is ruled so. */
+	readonly idle?: (rules: Rules) => readonly ContentName[];
 	/** What it can be told, in the order in which it is asked for. */
 	readonly rules: readonly Rule[];
 	/** All ways to rule it inside the room, the most comfortable first; that one is what is drawn there. */

@@ -19,6 +19,7 @@ export function withKey(form: Form): Form {
 		...form,
 		content: [...form.content, 'levels'],
 		rules: [...form.rules, key],
+		idle: (rules) => (key.of({ rules }) === 'none' ? ['levels'] : []),
 		layouts: (setting, room) => {
 			if (key.of(setting) === 'none') return form.layouts(setting, room);
 			// One row of the key for each level at most, two squares each and one between them.

@@ -2,6 +2,7 @@
 	import { stepOf, usual, type Cut } from '$lib/core/cuts';
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
+	import Check from '../fields/Check.svelte';
 
 	interface Props {
 		cut: Cut;
@@ -141,20 +142,14 @@
 	</p>
 {/if}
 {#if cut.kind !== 'glue'}
-	<label class="flex items-center gap-2">
-		<input
-			type="checkbox"
-			checked={cut.lastUncut ?? false}
-			onchange={(event) => onchange({ ...cut, lastUncut: event.currentTarget.checked })}
-		/>
-		the last leaf stays whole
-	</label>
-	<label class="flex items-center gap-2">
-		<input
-			type="checkbox"
-			checked={cut.leaveLine ?? false}
-			onchange={(event) => onchange({ ...cut, leaveLine: event.currentTarget.checked })}
-		/>
-		the ruled line stays standing
-	</label>
+	<Check
+		label="the last leaf stays whole"
+		checked={cut.lastUncut ?? false}
+		onchange={(lastUncut) => onchange({ ...cut, lastUncut })}
+	/>
+	<Check
+		label="the ruled line stays standing"
+		checked={cut.leaveLine ?? false}
+		onchange={(leaveLine) => onchange({ ...cut, leaveLine })}
+	/>
 {/if}

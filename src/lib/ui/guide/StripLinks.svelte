@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { usualSheet } from '$lib/core/render';
+	import Select from '../fields/Select.svelte';
+	import Printer from '../fields/Printer.svelte';
 
 	interface Props {
 		monthId: string;
@@ -26,26 +28,16 @@
 	where it ends, “8” where it stands with both.
 </p>
 <div class="flex flex-wrap items-end gap-3 pt-2">
-	<label class="flex flex-col gap-0.5">
-		<span class="text-sm text-ink-soft">Paper</span>
-		<select
-			class="field"
-			value={paper}
-			onchange={(event) => (chosen = event.currentTarget.value === 'letter' ? 'letter' : 'a4')}
-		>
-			<option value="a4">A4</option>
-			<option value="letter">US Letter</option>
-		</select>
-	</label>
-	{#if printers.length > 0}
-		<label class="flex flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Printer</span>
-			<select class="field" bind:value={printer}>
-				<option value="">one that prints true</option>
-				{#each printers as { id, name } (id)}<option value={id}>{name}</option>{/each}
-			</select>
-		</label>
-	{/if}
+	<Select
+		label="Paper"
+		value={paper}
+		options={[
+			{ value: 'a4', label: 'A4' },
+			{ value: 'letter', label: 'US Letter' }
+		]}
+		onchange={(sheet) => (chosen = sheet)}
+	/>
+	<Printer value={printer} {printers} onchange={(id) => (printer = id)} />
 	<a class="button" href={address(page)} target="_blank" rel="noopener" data-sveltekit-reload
 		>Strips of page {page} (PDF)</a
 	>

@@ -3,8 +3,8 @@
 	import { ruledAlone, type Plan } from '$lib/core/fit';
 	import { formById } from '$lib/core/forms';
 	import { withRule, type Wish } from '$lib/core/wish';
-	import TextField from '../fields/TextField.svelte';
 	import FormChoice from '../month/FormChoice.svelte';
+	import KeepKind from '../month/KeepKind.svelte';
 	import ContentFields from '../month/ContentFields.svelte';
 	import RuleFields from '../month/RuleFields.svelte';
 	import FormPicture from '../page/FormPicture.svelte';
@@ -15,12 +15,11 @@
 		name: string;
 		onchange: (wish: Wish) => void;
 		onadd: () => void;
-		/** Keeps the draft as a kind of one's own. */
-		onkeep: (name: string) => void;
+		/** The draft is kept as a kind of one's own. */
+		onkept: () => Promise<void>;
 	}
-	let { wish, plan, name, onchange, onadd, onkeep }: Props = $props();
+	let { wish, plan, name, onchange, onadd, onkept }: Props = $props();
 
-	let ownName = $state('');
 	const kind = $derived(kindById(wish.kind));
 	const form = $derived(formById(wish.form ?? kind?.forms[0] ?? ''));
 	const ruled = $derived(ruledAlone(plan, wish));
@@ -43,6 +42,7 @@
 		<ContentFields
 			content={wish}
 			{form}
+			rules={wish.rules?.[form.id] ?? {}}
 			{plan}
 			name="draft {wish.kind}"
 			onchange={(content) => onchange({ ...wish, ...content })}
@@ -55,21 +55,5 @@
 				onchange({ ...wish, rules: withRule(wish.rules, form.id, name, value) })}
 		/>
 	{/if}
-	<form
-		class="flex items-end gap-2 border-t border-hairline pt-3"
-		onsubmit={(event) => {
-			event.preventDefault();
-			onkeep(ownName.trim());
-			ownName = '';
-		}}
-	>
-		<TextField
-			label="Keep it as a kind of your own"
-			value={ownName}
-			placeholder="its name"
-			most={100}
-			onchange={(text) => (ownName = text)}
-		/>
-		<button class="button" disabled={ownName.trim() === ''}>Keep</button>
-	</form>
+	<KeepKind {wish} onkeep={onkept} />
 </div>

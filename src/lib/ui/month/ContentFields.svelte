@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Plan } from '$lib/core/fit';
-	import type { Content, ContentName, Form } from '$lib/core/forms';
+	import type { Content, ContentName, Form, Rules } from '$lib/core/forms';
 	import LinesField from '../fields/LinesField.svelte';
 	import TextField from '../fields/TextField.svelte';
 	import EventsField from './EventsField.svelte';
@@ -9,6 +9,8 @@
 	interface Props {
 		content: Content;
 		form: Form;
+		/** How the form is ruled. */
+		rules: Rules;
 		/** Stands in the title field where there is no title. */
 		untitled?: string;
 		/** Whose month it is, and the language of its pages. */
@@ -18,10 +20,11 @@
 		onchange: (content: Partial<Content>) => void;
 	}
 	/** What people write of a wish: it is shared by all forms that it may take. */
-	let { content, form, untitled = 'none', plan, name: own, onchange }: Props = $props();
+	let { content, form, rules, untitled = 'none', plan, name: own, onchange }: Props = $props();
 	const id = $props.id();
 
-	const has = (name: ContentName) => form.content.includes(name);
+	const idle = $derived(form.idle?.(rules) ?? []);
+	const has = (name: ContentName) => form.content.includes(name) && !idle.includes(name);
 </script>
 
 {#if has('title')}
@@ -82,7 +85,7 @@
 {/if}
 {#if has('levels')}
 	<LinesField
-		label="Key: up to 6 names, one a line"
+		label="Colours of the key, 2 to 6, one a line"
 		name="{own} levels"
 		value={content.levels ?? []}
 		format={nameLines}

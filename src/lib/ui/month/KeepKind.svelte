@@ -1,11 +1,10 @@
 <script lang="ts">
-	import { invalidate } from '$app/navigation';
 	import type { Wish } from '$lib/core/wish';
 	import TextField from '../fields/TextField.svelte';
 	import { send, troubleOf } from '../send';
 
 	/** Keeps a wish, as it is written and ruled here, as a kind of one's own. */
-	let { wish }: { wish: Wish } = $props();
+	let { wish, onkeep }: { wish: Wish; onkeep: () => Promise<void> } = $props();
 
 	let name = $state('');
 	let told = $state<string>();
@@ -18,7 +17,7 @@
 		told = answer.kind === 'ok' ? `“${kept}” is kept among your kinds.` : troubleOf(answer);
 		if (answer.kind !== 'ok') return;
 		name = '';
-		await invalidate('horarium:month');
+		await onkeep();
 	}
 </script>
 

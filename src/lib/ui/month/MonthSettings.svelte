@@ -11,9 +11,9 @@
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
+	import Select from '../fields/Select.svelte';
 
 	let { desk }: { desk: MonthDesk } = $props();
-	const id = $props.id();
 
 	const month = $derived(desk.plan.month);
 	const shape = $derived(monthShape(month, desk.plan.weekStart));
@@ -34,24 +34,16 @@
 		<span class="underline decoration-hairline underline-offset-4">Change</span>
 	</summary>
 	<div class="flex flex-wrap gap-x-4 gap-y-3 pt-3 pb-2">
-		<div class="flex flex-col gap-0.5">
-			<label for="{id}-month" class="text-sm text-ink-soft">Month</label>
-			<select
-				id="{id}-month"
-				class="field"
-				value={month.month}
-				onchange={(event) =>
-					desk.change({
-						month: formatMonth({ ...month, month: Number(event.currentTarget.value) })
-					})}
-			>
-				{#each { length: 12 }, index (index)}
-					<option value={index + 1}
-						>{monthName(desk.plan.locale, { year: month.year, month: index + 1 })}</option
-					>
-				{/each}
-			</select>
-		</div>
+		<Select
+			label="Month"
+			value={String(month.month)}
+			options={Array.from({ length: 12 }, (_, index) => ({
+				value: String(index + 1),
+				label: monthName(desk.plan.locale, { year: month.year, month: index + 1 })
+			}))}
+			onchange={(number) =>
+				desk.change({ month: formatMonth({ ...month, month: Number(number) }) })}
+		/>
 		<NumberField
 			label="Year"
 			value={month.year}

@@ -5,10 +5,11 @@
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
+	import Select from '../fields/Select.svelte';
+	import Check from '../fields/Check.svelte';
 
 	/** Where a wish must stand, as far as the person cares. */
 	let { desk, wish }: { desk: MonthDesk; wish: Wish } = $props();
-	const id = $props.id();
 
 	const sides: { value: Side | 'either'; label: string }[] = [
 		{ value: 'either', label: 'either' },
@@ -37,18 +38,15 @@
 			options={sides}
 			onchange={(side) => edit({ side: side === 'either' ? undefined : side })}
 		/>
-		<div class="flex flex-col gap-0.5">
-			<label for={id} class="text-sm text-ink-soft">Facing, on the same spread</label>
-			<select
-				{id}
-				class="field"
-				value={wish.facing ?? ''}
-				onchange={(event) => edit({ facing: event.currentTarget.value || undefined })}
-			>
-				<option value="">no other wish</option>
-				{#each others as other (other.id)}<option value={other.id}>{nameOf(other)}</option>{/each}
-			</select>
-		</div>
+		<Select
+			label="Facing, on the same spread"
+			value={wish.facing ?? ''}
+			options={[
+				{ value: '', label: 'no other wish' },
+				...others.map((other) => ({ value: other.id, label: nameOf(other) }))
+			]}
+			onchange={(facing) => edit({ facing: facing || undefined })}
+		/>
 		<NumberField
 			label="On page"
 			value={wish.pin?.page}
@@ -61,24 +59,21 @@
 				edit({ pin: page === undefined ? undefined : { page, alone: wish.pin?.alone } })}
 		/>
 		{#if wish.pin}
-			<label class="flex items-center gap-2 self-end pb-1">
-				<input
-					type="checkbox"
+			<span class="self-end">
+				<Check
+					label="nothing else on that page"
 					checked={wish.pin.alone ?? false}
-					onchange={(event) =>
-						wish.pin &&
-						edit({ pin: { ...wish.pin, alone: event.currentTarget.checked || undefined } })}
+					onchange={(alone) =>
+						wish.pin && edit({ pin: { ...wish.pin, alone: alone || undefined } })}
 				/>
-				nothing else on that page
-			</label>
+			</span>
 		{/if}
-		<label class="flex items-center gap-2 self-end pb-1">
-			<input
-				type="checkbox"
+		<span class="self-end">
+			<Check
+				label="fills what is left, anywhere"
 				checked={filler}
-				onchange={(event) => edit({ filler: event.currentTarget.checked })}
+				onchange={(filler) => edit({ filler })}
 			/>
-			fills what is left, anywhere
-		</label>
+		</span>
 	</div>
 </details>

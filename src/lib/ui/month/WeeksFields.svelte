@@ -5,9 +5,9 @@
 	import { monthShape, weeklySet, type ShortWeek, type WeekBelonging } from '$lib/core/month';
 	import Choice from '../fields/Choice.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
+	import Select from '../fields/Select.svelte';
 
 	let { desk, wish, weeks }: { desk: MonthDesk; wish: Wish; weeks: Weeks } = $props();
-	const id = $props.id();
 
 	const month = $derived(monthShape(desk.plan.month, desk.month.weekStart));
 	const set = $derived(weeklySet(month, weeks.belong, weeks.short));
@@ -88,19 +88,17 @@
 	>
 	<ul class="flex flex-col gap-1 pt-2">
 		{#each set as { week, days } (week)}
-			<li class="flex items-center gap-2">
-				<label for="{id}-{week}" class="w-40 text-sm"
-					>Week {week}, {days} {days === 1 ? 'day' : 'days'}</label
-				>
-				<select
-					id="{id}-{week}"
-					class="field"
+			<li>
+				<Select
+					label="Week {week}, {days} {days === 1 ? 'day' : 'days'}"
+					beside
 					value={weeks.forms?.find((other) => other.week === week)?.form ?? ''}
-					onchange={(event) => setForm(week, event.currentTarget.value)}
-				>
-					<option value="">like the others</option>
-					{#each forms as form (form.id)}<option value={form.id}>{form.name}</option>{/each}
-				</select>
+					options={[
+						{ value: '', label: 'like the others' },
+						...forms.map(({ id, name }) => ({ value: id, label: name }))
+					]}
+					onchange={(form) => setForm(week, form)}
+				/>
 			</li>
 		{/each}
 	</ul>

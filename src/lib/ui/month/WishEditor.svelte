@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { invalidate } from '$app/navigation';
 	import { kindById } from '$lib/core/catalogue';
 	import { formById, type Form, type RuleValue, type Span } from '$lib/core/forms';
 	import { withRule, type Importance, type Wish } from '$lib/core/wish';
@@ -51,6 +52,7 @@
 			<ContentFields
 				content={wish}
 				{form}
+				rules={wish.rules?.[form.id] ?? {}}
 				plan={desk.plan}
 				name="{desk.id} {wish.id}"
 				untitled={wish.kind === 'cover' ? monthName(desk.plan.locale, desk.plan.month) : 'none'}
@@ -93,7 +95,7 @@
 		{#if !wish.weeks}<PlaceFields {desk} {wish} />{/if}
 	</section>
 	<WhatIf {desk} {wish} />
-	<KeepKind {wish} />
+	<KeepKind {wish} onkeep={() => invalidate('horarium:month')} />
 	<div class="flex flex-wrap gap-2">
 		<button class="button text-sm" onclick={() => desk.move(wish.id, -1)}>Move up</button>
 		<button class="button text-sm" onclick={() => desk.move(wish.id, 1)}>Move down</button>

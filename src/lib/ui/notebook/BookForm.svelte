@@ -4,6 +4,7 @@
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import type { NotebookKeeper } from '../keeping/notebook-keeper.svelte';
+	import Select from '../fields/Select.svelte';
 
 	let { keeper }: { keeper: NotebookKeeper } = $props();
 
@@ -112,19 +113,12 @@
 					most={lastPage}
 					onchange={(number) => number && setPage(index, { number })}
 				/>
-				<label class="flex flex-col gap-0.5">
-					<span class="text-sm text-ink-soft">is</span>
-					<select
-						class="field"
-						value={page.state ?? 'free'}
-						onchange={(event) => {
-							const chosen = states.find(({ value }) => value === event.currentTarget.value);
-							if (chosen) setState(index, chosen.value);
-						}}
-					>
-						{#each states as { value, label } (value)}<option {value}>{label}</option>{/each}
-					</select>
-				</label>
+				<Select
+					label="is"
+					value={page.state ?? 'free'}
+					options={states}
+					onchange={(state) => setState(index, state)}
+				/>
 				{#if page.state === undefined}
 					<NumberField
 						label="squares across"

@@ -3,6 +3,7 @@
 	import { textOf } from '$lib/ui/send';
 	import { numberWords } from '$lib/ui/words';
 	import { deleteWithUndo } from '$lib/ui/undo-toast';
+	import Select from '../fields/Select.svelte';
 
 	interface Font {
 		readonly id: string;
@@ -63,12 +64,15 @@
 	</ul>
 {/if}
 <div class="flex flex-wrap items-end gap-4 pt-2">
-	<label class="flex flex-col gap-0.5">
-		<span class="text-sm text-ink-soft">A font for</span>
-		<select class="field" bind:value={use}>
-			{#each Object.entries(uses) as [value, name] (value)}<option {value}>{name}</option>{/each}
-		</select>
-	</label>
+	<Select
+		label="A font for"
+		value={use}
+		options={(['hand', 'lettering', 'both'] as const).map((value) => ({
+			value,
+			label: uses[value]
+		}))}
+		onchange={(value) => (use = value)}
+	/>
 	<label class="flex min-w-0 flex-col gap-0.5" for={id}>
 		<span class="text-sm text-ink-soft">Font file (TTF, OTF or WOFF)</span>
 		<input

@@ -5,6 +5,8 @@
 	import { parseMonth } from '$lib/core/month';
 	import type { Notebook } from '$lib/core/paper';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
+	import Select from '../fields/Select.svelte';
+	import Check from '../fields/Check.svelte';
 
 	interface Props {
 		notebooks: readonly { readonly id: string; readonly notebook: Notebook }[];
@@ -99,19 +101,20 @@
 				{plan.wishes.length === 1 ? 'wish' : 'wishes'}, planned for “{plan.notebook.name}” with {plan
 					.notebook.columns} × {plan.notebook.rows} squares.
 			</p>
-			<label class="flex flex-col gap-0.5 self-start">
-				<span class="text-sm text-ink-soft">Put it into</span>
-				<select class="field" bind:value={into}>
-					<option value="">its own notebook, which is added</option>
-					{#each notebooks as { id, notebook } (id)}
-						<option value={id}>{notebook.name}</option>
-					{/each}
-				</select>
-			</label>
-			<label class="flex items-center gap-2">
-				<input type="checkbox" class="size-5 accent-calm" bind:checked={withHand} />
-				Write with the hand that it was planned with, from now on
-			</label>
+			<Select
+				label="Put it into"
+				value={into}
+				options={[
+					{ value: '', label: 'its own notebook, which is added' },
+					...notebooks.map(({ id, notebook }) => ({ value: id, label: notebook.name }))
+				]}
+				onchange={(id) => (into = id)}
+			/>
+			<Check
+				label="Write with the hand that it was planned with, from now on"
+				checked={withHand}
+				onchange={(on) => (withHand = on)}
+			/>
 			<div class="flex gap-3">
 				<button class="button button-main" onclick={keep}>Take it</button>
 				<button class="button" onclick={() => (plan = undefined)}>Leave it</button>

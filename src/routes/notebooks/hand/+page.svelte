@@ -13,6 +13,7 @@
 	import Notices from '$lib/ui/shell/Notices.svelte';
 	import OwnFonts from '$lib/ui/notebook/OwnFonts.svelte';
 	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
+	import Select from '$lib/ui/fields/Select.svelte';
 
 	let { data } = $props();
 
@@ -122,17 +123,15 @@
 		</li>
 		<li class="border-t border-hairline pt-4">
 			<h2 class="text-xl">Language</h2>
-			<label class="flex flex-col gap-0.5">
-				<span class="text-sm text-ink-soft">Weekdays and months on the pages are written in</span>
-				<select
-					class="field self-start"
-					value={data.language}
-					onchange={(event) => keeping.hand.language.write(event.currentTarget.value)}
-				>
-					<option value="">the language of the browser</option>
-					{#each languages as { tag, name } (tag)}<option value={tag}>{name}</option>{/each}
-				</select>
-			</label>
+			<Select
+				label="Weekdays and months on the pages are written in"
+				value={data.language}
+				options={[
+					{ value: '', label: 'the language of the browser' },
+					...languages.map(({ tag, name }) => ({ value: tag, label: name }))
+				]}
+				onchange={(language) => keeping.hand.language.write(language)}
+			/>
 		</li>
 	</ol>
 </main>

@@ -5,6 +5,7 @@
 	import { plannablePages, presets, type Notebook } from '$lib/core/paper';
 	import { compareLines } from '$lib/ui/month/compare-lines';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import Select from '$lib/ui/fields/Select.svelte';
 
 	let { data } = $props();
 	const current = getMonthDesk();
@@ -92,16 +93,12 @@
 		the one or begin the other. Nothing is changed here; what is pinned to a page may move.
 	</p>
 	<div class="flex flex-wrap items-end gap-4 border-y border-hairline bg-sheet px-4 py-3">
-		<label class="flex flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Notebook</span>
-			<select
-				class="field"
-				value={chosenBook?.id}
-				onchange={(event) => (book = event.currentTarget.value)}
-			>
-				{#each books as { id, name } (id)}<option value={id}>{name}</option>{/each}
-			</select>
-		</label>
+		<Select
+			label="Notebook"
+			value={chosenBook?.id ?? ''}
+			options={books.map(({ id, name }) => ({ value: id, label: name }))}
+			onchange={(id) => (book = id)}
+		/>
 		<label class="flex flex-col gap-0.5">
 			<span class="text-sm text-ink-soft">Month</span>
 			<input

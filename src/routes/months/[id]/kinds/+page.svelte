@@ -85,13 +85,6 @@
 	}
 
 	const reload = () => invalidate('horarium:month');
-
-	async function keep(name: string, wish: Wish) {
-		const answer = await send('POST', '/app/kinds', { name, wish });
-		if (answer.kind !== 'ok') return toast.error(troubleOf(answer));
-		await reload();
-		toast(`“${name}” is kept for this and later months.`);
-	}
 </script>
 
 <svelte:head><title>Kinds · {monthWords(desk.plan.month)} · Horarium</title></svelte:head>
@@ -137,7 +130,7 @@
 				name={entry.name}
 				onchange={(next) => (draft = next)}
 				onadd={() => add(entry.name, wish)}
-				onkeep={(name) => keep(name, wish)}
+				onkept={reload}
 			/>
 			{#if isOwn}
 				<form class="mt-4 flex items-end gap-2" onsubmit={rename}>

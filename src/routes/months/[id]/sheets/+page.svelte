@@ -18,6 +18,8 @@
 		type SheetChoice,
 		type SheetFile
 	} from '$lib/ui/sheets/sheet-files';
+	import Printer from '$lib/ui/fields/Printer.svelte';
+	import Select from '$lib/ui/fields/Select.svelte';
 
 	let { data } = $props();
 	const current = getMonthDesk();
@@ -88,24 +90,19 @@
 			]}
 			onchange={(value) => (drawn = value)}
 		/>
-		<label class="flex flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Pages</span>
-			<select class="field" bind:value={only}>
-				<option value="">all {desk.run.pages.length} of the run</option>
-				{#each desk.run.pages as { number } (number)}
-					<option value={String(number)}>page {number}</option>
-				{/each}
-			</select>
-		</label>
-		{#if data.printers.length > 0}
-			<label class="flex flex-col gap-0.5">
-				<span class="text-sm text-ink-soft">Printer</span>
-				<select class="field" bind:value={printer}>
-					<option value="">one that prints true</option>
-					{#each data.printers as { id, name } (id)}<option value={id}>{name}</option>{/each}
-				</select>
-			</label>
-		{/if}
+		<Select
+			label="Pages"
+			value={only}
+			options={[
+				{ value: '', label: `all ${desk.run.pages.length} of the run` },
+				...desk.run.pages.map(({ number }) => ({
+					value: String(number),
+					label: `page ${number}`
+				}))
+			]}
+			onchange={(page) => (only = page)}
+		/>
+		<Printer value={printer} printers={data.printers} onchange={(id) => (printer = id)} />
 		<div class="flex flex-wrap gap-3">
 			<Choice
 				label="Paper for two pages, and for strips"
