@@ -1,12 +1,15 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { availableParallelism } from 'node:os';
 
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
 	build: { assetsInlineLimit: 0 },
 	test: {
+		// Browser tests wait for their programs half of the time: as many workers as cores, and time enough for each.
+		maxWorkers: availableParallelism(),
 		projects: [
 			{
 				extends: true,
@@ -32,7 +35,7 @@ export default defineConfig({
 					name: 'browser',
 					include: ['tests/e2e/**/*.test.ts'],
 					environment: 'node',
-					testTimeout: 60_000,
+					testTimeout: 180_000,
 					hookTimeout: 180_000
 				}
 			}

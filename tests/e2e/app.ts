@@ -90,6 +90,8 @@ export async function openWindow(
 		reducedMotion: 'reduce',
 		...options
 	});
+	// Two test files share two cores.
+	context.setDefaultTimeout(90_000);
 	const page = await context.newPage();
 	return { context, page, troubles: watch(page) };
 }

@@ -140,9 +140,13 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 		);
 }
 
-/** Widest cells with so many columns on the left; beyond 6 they gain no legibility (common practice). */
+/**
+ * Widest cells with so many columns on the left; beyond 6 they gain no legibility (common practice), but on large pages
+ * they grow with the page.
+ */
 function widthOf(room: Room & { span: 'spread' }, left: number): number {
-	return Math.min(widestFor(room, left), 6);
+	const page = Math.min(room.left.w, room.right.w);
+	return Math.min(widestFor(room, left), Math.max(6, Math.floor(page / 5)));
 }
 
 function widestFor(room: Room & { span: 'spread' }, left: number): number {

@@ -32,7 +32,8 @@ function onePage(topics: readonly string[]): Columns {
 /**
  * Days 1 to the last down the page: header 2 + a row a day, one to four topics beside the dates (`parts` names them),
  * half of them on either side, rest days tinted. Where the page is too low the days stand in two parts side by side.
- * Over a spread the dates stand beside the fold on the left page, and the title is halved. (Common practice.)
+ * Over a spread the dates stand beside the fold on the left page, and the title is halved; on low pages each bears half of
+ * the days. (Common practice.)
  */
 export const monthList: Form = {
 	id: 'month-list',
@@ -90,7 +91,8 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 	const h = top + header + days;
 	const narrow =
 		left.w < leastWidth({ before, after: [] }) || right.w < Math.max(1, after.length) * leastText;
-	if (narrow || h > Math.min(left.h, right.h)) return [];
+	if (h > Math.min(left.h, right.h)) return inHalves(setting, room);
+	if (narrow) return [];
 	const [one, two] = halfTitles(setting);
 	return [
 		{
@@ -130,6 +132,38 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 							events === 'after'
 						)
 					]
+				];
+			}
+		}
+	];
+}
+
+/** Where the pages are too low for all days: the first half of the month left, the second right. */
+function inHalves(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
+	const top = titleRows(setting);
+	const { days } = setting.month;
+	const { left, right } = room;
+	const columns = onePage(topicsOf(setting));
+	const half = Math.ceil(days / 2);
+	const header = headerOf(setting, Math.min(left.h, right.h) - top - half);
+	const h = top + header + half;
+	const low = h > Math.min(left.h, right.h);
+	if (low || Math.min(left.w, right.w) < leastWidth(columns)) return [];
+	return [
+		{
+			room: { ...room, left: { w: left.w, h }, right: { w: right.w, h } },
+			discomfort: 15,
+			stretches: false,
+			facts: { rows: half, header, title: top, days, capacity: days, split: [half, days - half] },
+			why: [
+				`${titleSum(top)}header ${header} + ${half} days = ${h} of ${Math.min(left.h, right.h)} down, the second half on the right`
+			],
+			marks: () => {
+				const part = (w: number, shown: readonly number[]) =>
+					partMarks(setting, { x: 0, y: top, w }, header, columns, shown, shown.length);
+				return [
+					[...titleMarks(setting, left.w, false), ...part(left.w, daysFrom(1, half))],
+					part(right.w, daysFrom(half + 1, days))
 				];
 			}
 		}

@@ -167,6 +167,18 @@ describe('lists of the month', () => {
 	});
 });
 
+test('on low pages a month list has half of the days on each', () => {
+	const found = best('month-list', { parts: ['sky', 'sea'] }, spread(40, 40, 28));
+	// Header 2 + 16 days.
+	expect(found).toMatchObject({ split: [16, 15], room: { left: { h: 18 } } });
+});
+
+test('large pages have larger cells', () => {
+	// A5, B5 and A4 with 28, 34 and 40 squares across.
+	const widths = [28, 34, 40].map((w) => best('month-grid', {}, spread(w, w, 57)).cell?.w);
+	expect(widths).toEqual([6, 6, 8]);
+});
+
 describe('values', () => {
 	test('a line of steps from 0 to 12,000 by 1,000 has twelve steps', () => {
 		const steps = { first: 0, last: 12_000, step: 1000 };
