@@ -1,3 +1,4 @@
+import { choiceRule } from './rule';
 import { titleStyle, firstHour, hoursShown } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
@@ -15,6 +16,17 @@ const nightStart = 15;
 const noon = 12;
 const leastDay = 8;
 
+const axis = choiceRule({
+	name: 'axis',
+	label: 'Hours run',
+	more: true,
+	options: [
+		['onward', 'from the first on'],
+		['back', 'to the first']
+	],
+	usual: 'onward'
+});
+
 /** Hours that an axis from an hour on must show. */
 function leastFrom(start: number): number {
 	return start >= nightStart ? 24 - start + noon : leastDay;
@@ -22,13 +34,13 @@ function leastFrom(start: number): number {
 
 /**
  * Days down, hours across: label 2 + hours × squares an hour + total 2. The axis starts at 18 o'clock
- * unless `from` says otherwise; where not all 24 hours fit, as many as do. (Common practice.)
+ * unless `from` says otherwise, and may run either way; where not all 24 hours fit, as many as do. (Common practice.)
  */
 export const hours = pageForm({
 	id: 'hours',
 	name: 'Hours of each day',
 	content: ['title'],
-	rules: [titleStyle, firstHour, hoursShown],
+	rules: [titleStyle, firstHour, hoursShown, axis],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const days = daysShown(setting).length;
@@ -77,7 +89,14 @@ function chart(setting: Setting, top: number, count: number, wide: number, per: 
 	const y = top + header;
 	const end = dayLabelWidth + count * wide;
 	return [
-		...hourLabels(start, count, wide, { x: dayLabelWidth, y: top }, per),
+		...hourLabels(
+			start,
+			count,
+			wide,
+			{ x: dayLabelWidth, y: top },
+			per,
+			axis.of(setting) === 'back'
+		),
 		text('Σ', { x: end, y: top, w: total, h: 1 }, 'hand'),
 		...dayColumn(setting, daysShown(setting), { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: wide, h: 1 }, count, days),
@@ -92,14 +111,13 @@ export function hourLabels(
 	count: number,
 	wide: number,
 	at: { x: number; y: number },
-	per = 1
+	per = 1,
+	back = false
 ): Mark[] {
 	const step = wide === 1 ? 2 : 1;
-	return Array.from({ length: Math.ceil(count / step) }, (_, index) =>
-		text(
-			String((start + index * step * per) % 24),
-			{ x: at.x + index * step * wide, y: at.y, w: 1, h: 1 },
-			'figure'
-		)
-	);
+	return Array.from({ length: Math.ceil(count / step) }, (_, index) => {
+		const square = index * step;
+		const hour = start + (back ? count - square : square) * per;
+		return text(String(hour % 24), { x: at.x + square * wide, y: at.y, w: 1, h: 1 }, 'figure');
+	});
 }
