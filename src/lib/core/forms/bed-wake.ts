@@ -2,7 +2,7 @@ import { titleStyle, firstHour, hoursShown } from './common-rules';
 import { grid, move, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
-import { hourLabels } from './hours';
+import { axis, hourLabels } from './hours';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
@@ -20,7 +20,7 @@ export const bedWake = pageForm({
 	id: 'bed-wake',
 	name: 'Bedtime and waking',
 	content: ['title'],
-	rules: [titleStyle, firstHour, hoursShown],
+	rules: [titleStyle, firstHour, hoursShown, axis],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
 		const days = daysShown(setting).length;
@@ -62,7 +62,7 @@ export const bedWake = pageForm({
 function chart(setting: Setting, start: number, count: number, top: number): Mark[] {
 	const days = daysShown(setting).length;
 	return [
-		...hourLabels(start, count, 1, { x: dayLabelWidth, y: top }),
+		...hourLabels(start, count, 1, { x: dayLabelWidth, y: top }, 1, axis.of(setting) === 'back'),
 		...dayColumn(setting, daysShown(setting), { x: 0, y: top + header }),
 		...grid({ x: dayLabelWidth, y: top + header }, { w: 1, h: 1 }, count, days)
 	];

@@ -16,7 +16,8 @@ const nightStart = 15;
 const noon = 12;
 const leastDay = 8;
 
-const axis = choiceRule({
+/** Which way the hours of an axis run. */
+export const axis = choiceRule({
 	name: 'axis',
 	label: 'Hours run',
 	more: true,
