@@ -36,7 +36,8 @@ export default defineConfig({
 					include: ['tests/e2e/**/*.test.ts'],
 					environment: 'node',
 					testTimeout: 180_000,
-					hookTimeout: 180_000
+					hookTimeout: 180_000,
+					expect: { poll: { timeout: 30_000 } }
 				}
 			}
 		]

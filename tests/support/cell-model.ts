@@ -68,7 +68,50 @@ export function cellModel(problem: Problem): string {
 				if (clash.length > 1) rows.push(`${sum(named(clash))} <= 1`);
 			}
 
+	for (const [filler, { stretch }] of items.entries())
+		for (const [other] of stretch ? free : []) {
+			const early = other < (stretch?.from ?? 0);
+			if (!early && other < (stretch?.to ?? Infinity)) continue;
+			const [first, then] = early ? [other, filler] : [filler, other];
+			for (const page of pages.keys()) {
+				const clash = [
+					...choices.filter((choice) => choice.item === then && choice.page <= page),
+					...choices.filter((choice) => choice.item === first && choice.page > page)
+				];
+				if (clash.length > 1) rows.push(`${sum(named(clash))} <= 1`);
+			}
+		}
+
+	const prices: string[] = [];
+	const { company } = problem;
+	for (const [page, { purposes: held = 0 }] of company ? pages.entries() : []) {
+		const here = choices.filter((choice) => choice.pages.includes(page));
+		const keeps = (choice: Choice) => items[choice.item]?.keeps && choice.pages.length > 1;
+		const keepers = named(here.filter(keeps));
+		const guests = here.filter((choice) => !keeps(choice));
+		// An item has one place at most, so all that it could have on a page may stand in one row.
+		const byItem = [...items.keys()]
+			.map((item) => guests.filter((choice) => choice.item === item))
+			.filter(({ length }) => length > 0);
+		for (const own of keepers.length > 0 ? byItem : [])
+			rows.push(`${[...named(own), ...keepers].join(' + ')} - guest${page} <= 1`);
+		const present: string[] = [];
+		for (let bit = 1; bit < 256; bit *= 2) {
+			const own = byItem.filter(
+				([choice]) => ((items[choice?.item ?? -1]?.purpose ?? 0) & bit) > 0
+			);
+			if (held & bit || own.length === 0) continue;
+			present.push(`for${page}b${bit}`);
+			for (const choices of own) rows.push(`${sum(named(choices))} - for${page}b${bit} <= 0`);
+		}
+		const waived = keepers.map((name) => ` - 8 ${name}`).join('');
+		if (present.length > 0)
+			rows.push(`${present.join(' + ')} - more${page}${waived} <= ${held > 0 ? 0 : 1}`);
+		prices.push(`${company?.purpose ?? 0} more${page}`, `${company?.kept ?? 0} guest${page}`);
+	}
+
 	const price = [
+		...prices,
 		...choices.map(({ name, cost }) => `${cost} ${name}`),
 		...items.map(({ loss }, item) => `${loss} lost${item}`),
 		...pages.map((_, page) => `${pageCost} used${page}`)

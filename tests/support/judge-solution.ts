@@ -57,6 +57,9 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 			last = Math.max(last, place.page + 1);
 		}
 	}
+	const inOrder = items.flatMap(({ filler, page }, index) =>
+		filler || page !== undefined ? [] : [index]
+	);
 	for (const [page, count] of wishesOn.entries())
 		if (count > 8) faults.push(`page ${page} holds ${count} wishes`);
 
@@ -76,7 +79,47 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 			if (other.page !== own.page + 1 || pages[own.page]?.pair === undefined)
 				faults.push(`items ${index} and ${partner} do not face each other`);
 		}
+	for (const [index, { stretch }] of items.entries()) {
+		const own = places[index];
+		if (!own || !stretch) continue;
+		for (const other of inOrder) {
+			const page = places[other]?.page;
+			if (page === undefined) continue;
+			if (other < stretch.from && page > own.page) faults.push(`item ${index} stands too early`);
+			if (other >= stretch.to && page < own.page) faults.push(`item ${index} stands too late`);
+		}
+	}
+	for (const page of pages.keys()) price += companyOn(problem, places, page);
 	price += problem.pageCost * (last + 1);
 	if (price !== cost) faults.push(`the price is ${price}, not ${cost}`);
 	return faults;
+}
+
+/** What the company on a page costs, from what stands there. */
+function companyOn(
+	{ items, pages, company }: Problem,
+	places: Solution['places'],
+	page: number
+): number {
+	if (!company) return 0;
+	const here = items.filter((_, index) => {
+		const place = places[index];
+		return place && (place.page === page || (place.span === 'spread' && place.page + 1 === page));
+	});
+	const keeper = items.find((item, index) => {
+		const place = places[index];
+		return item.keeps && place?.span === 'spread' && [page, page - 1].includes(place.page);
+	});
+	if (keeper) return here.length > 1 ? company.kept : 0;
+	const held = purposesIn([pages[page]?.purposes ?? 0]);
+	const all = purposesIn([pages[page]?.purposes ?? 0, ...here.map(({ purpose = 0 }) => purpose)]);
+	return company.purpose * Math.max(0, all.size - Math.max(1, held.size));
+}
+
+function purposesIn(masks: readonly number[]): Set<number> {
+	const found = new Set<number>();
+	for (const mask of masks)
+		for (let purpose = 0; purpose < 8; purpose++)
+			if ((mask >> purpose) % 2 === 1) found.add(purpose);
+	return found;
 }

@@ -31,6 +31,7 @@ export function patternModel(problem: Problem): string {
 				let any = false;
 				for (const some of subsets(fillers)) {
 					if (row.length + some.length === 0) continue;
+					if (!inStretch(problem, some, ordered, next, next + count)) continue;
 					const price = priceOf(problem, [...row, ...some]);
 					if (price === undefined) continue;
 					any = true;
@@ -66,6 +67,22 @@ export function patternModel(problem: Problem): string {
 	].join('\n');
 }
 
+/** Whether fillers may share a page on which the order goes from one place to another; everything is placed. */
+function inStretch(
+	{ items }: Problem,
+	fillers: readonly number[],
+	ordered: readonly number[],
+	from: number,
+	to: number
+): boolean {
+	return fillers.every((filler) => {
+		const { stretch } = items[filler] ?? {};
+		if (!stretch) return true;
+		const [before, after] = [ordered.slice(0, from), ordered.slice(to)];
+		return before.every((item) => item < stretch.to) && after.every((item) => item >= stretch.from);
+	});
+}
+
 function subsets(items: readonly number[]): number[][] {
 	return items.reduce<number[][]>(
 		(all, item) => [...all, ...all.map((some) => [...some, item])],
@@ -90,5 +107,8 @@ function priceOf(problem: Problem, members: readonly number[]): number | undefin
 			)
 			.filter(({ sizes }) => areaOf(sizes) <= page.w * page.h);
 	choices.sort((a, b) => a.cost - b.cost);
-	return choices.find(({ sizes }) => fitsByRelations(page, sizes))?.cost;
+	const found = choices.find(({ sizes }) => fitsByRelations(page, sizes));
+	const purposes = new Set(members.flatMap((member) => problem.items[member]?.purpose ?? []));
+	const company = (problem.company?.purpose ?? 0) * Math.max(0, purposes.size - 1);
+	return found && found.cost + company;
 }

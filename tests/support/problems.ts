@@ -154,7 +154,10 @@ export function smallProblem(seed: number): Problem {
 	const item = a === undefined ? undefined : items[a];
 	if (a !== undefined && b !== undefined && item && chance(0.4))
 		items[a] = { ...item, facing: c !== undefined && chance(0.3) ? [b, c] : [b] };
-	return { pages, items, pageCost: chance(0.5) ? 40 : 1, usedAnyway: chance(0.1) ? 0 : -1 };
+	return sociable(
+		{ pages, items, pageCost: chance(0.5) ? 40 : 1, usedAnyway: chance(0.1) ? 0 : -1 },
+		seed
+	);
 }
 
 /**
@@ -181,7 +184,35 @@ export function patternProblem(wishes: number, seed: number): Problem {
 		};
 	});
 	const pageCost = random() < 0.5 ? 40 : 500;
-	return { pages: evenPages(3 * wishes + 6, 28, 40), items, pageCost, usedAnyway: -1 };
+	return sociable(
+		{ pages: evenPages(3 * wishes + 6, 28, 40), items, pageCost, usedAnyway: -1 },
+		seed
+	);
+}
+
+/** A problem with purposes, spreads that keep their pages, prices of company, and fillers with a stretch. */
+function sociable(problem: Problem, seed: number): Problem {
+	const random = randomFrom(seed + 1_000_003);
+	const whole = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
+	const all = problem.items.length;
+	const items = problem.items.map((item): ProblemItem => {
+		const from = whole(0, all);
+		return {
+			...item,
+			...(random() < 0.8 ? { purpose: 2 ** whole(0, 2) } : {}),
+			...(random() < 0.4 ? { keeps: true } : {}),
+			...(item.filler && random() < 0.6 ? { stretch: { from, to: whole(from, all) } } : {})
+		};
+	});
+	const pages = problem.pages.map((page) =>
+		page.held ? { ...page, purposes: 2 ** whole(0, 2) } : page
+	);
+	return {
+		...problem,
+		pages,
+		items,
+		company: { purpose: 5 * whole(0, 9), kept: 5 * whole(0, 12) }
+	};
 }
 
 /** A page cut at random into so many rectangles; a third of the time with a pinwheel first. */

@@ -1,3 +1,5 @@
+import type { Company } from './solve';
+
 /** What a run is judged by first: paper saved, a middle way, or room to write. */
 export type Aim = 'fewest-pages' | 'balanced' | 'roomiest';
 
@@ -13,10 +15,19 @@ export interface Prices {
 
 /** Worst discomfort that a form gives a block. */
 export const worstForm = 100;
-/** What it costs where something else shares the spread of a block that is liked alone there. */
+/** What it costs, once a page, where something else shares a page of a spread that is liked alone there. */
 export const shared = 60;
-/** Worst that one block can cost in comfort. */
+/** What each purpose on a page costs beyond the first: more than a page. */
+export const stranger = 45;
+/** Worst that one block can cost in comfort, company included. */
 export const worst = worstForm + shared;
+
+/** Prices of sharing pages. Where pages come first they are all shared. */
+export function companyFor(aim: Aim, { comfort }: Prices): Company {
+	return aim === 'fewest-pages'
+		? { purpose: 0, kept: 0 }
+		: { purpose: stranger * comfort, kept: shared * comfort };
+}
 
 /**
  * Prices for so many blocks on so many pages. Musts left out come first, then wants; then, for fewest

@@ -3,7 +3,7 @@ import type { Wish } from '../wish';
 import type { Side, Size } from '../paper';
 import { choicesIn, kindOf, type Choice } from './choices';
 import type { Plan } from './plan';
-import { shared, worst } from './aims';
+import { worst } from './aims';
 
 /** Discomfort is told in steps of so much: finer ones would only make planning slower. */
 const step = 5;
@@ -133,13 +133,8 @@ export function spreadChoices(plan: Plan, wish: Wish, left: Size, right: Size): 
 	const found = choicesIn(plan, wish, room).flatMap((choice): SpreadChoice[] => {
 		if (choice.room.span !== 'spread') return [];
 		const rows = { left: size?.h ?? choice.room.left.h, right: size?.h ?? choice.room.right.h };
-		const own = { choice: size ? { ...choice, room } : choice, cost: rated(choice.discomfort) };
-		if (plan.aim === 'fewest-pages' || !kindOf(wish).ownSpread) return [{ ...rows, ...own }];
-		// Alone it takes both pages to their end; anything beside or below it has a price.
-		return [
-			{ left: left.h, right: right.h, ...own },
-			{ ...rows, ...own, cost: own.cost + shared }
-		];
+		const cost = rated(choice.discomfort);
+		return [{ ...rows, choice: size ? { ...choice, room } : choice, cost }];
 	});
 	return few(
 		found,

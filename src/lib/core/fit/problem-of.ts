@@ -1,7 +1,8 @@
 import type { Room } from '../forms';
+import { purposes } from '../catalogue';
 import type { Wish } from '../wish';
 import { overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
-import { pricesFor } from './aims';
+import { companyFor, pricesFor } from './aims';
 import { choicesIn, isFiller, kindOf, type Choice } from './choices';
 import {
 	pageChoices,
@@ -14,7 +15,8 @@ import { partsOf, type Part } from './parts';
 import type { Pieces, Plan } from './plan';
 import { emptyRects } from './space';
 import { facing, sheetsOf, usableSquares, within, type Sheet } from './sheets';
-import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from './solve';
+import { lowerBound, sortOf, type Problem, type ProblemItem, type ProblemPage } from './solve';
+import { stretchOf } from './stretch';
 
 /** A part with what it may take on each sort of page and pair of pages. */
 export interface PlannedItem {
@@ -303,6 +305,11 @@ function state(
 			pair: pair && pairs.of([pair[0].size, pair[1].size]),
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
 			held,
+			purposes: purposesOf(
+				fixed.flatMap(({ part, pieces }) =>
+					pieces.some(({ page }) => page === number) ? [part] : []
+				)
+			),
 			exclusive: alone.has(number) || undefined
 		};
 	});
@@ -318,6 +325,11 @@ function state(
 				: spreadChoices(plan, part.wish, left, right)
 		)
 	}));
+	const isFree = ({ filler, wish }: Part) =>
+		filler &&
+		wish.pin === undefined &&
+		!faced.some((pair) => pair.some((part) => part.wish === wish));
+	const ordered = free.filter((part) => !isFree(part) && !pinnedTo(sheets, part));
 	const problemItems = items.map(({ part, pageChoices, spreadChoices }): ProblemItem => {
 		const { wish } = part;
 		const seconds = faced.flatMap(([first, second]) => (first === part ? [second] : []));
@@ -338,9 +350,12 @@ function state(
 				}))
 			),
 			loss: prices[wish.importance ?? 'want'],
-			filler: part.filler && pinned < 0 && !faced.some((pair) => pair.includes(part)),
+			filler: isFree(part),
 			page: pinned < 0 ? undefined : pinned,
-			facing: [...new Set(seconds.map((second) => free.indexOf(second)))]
+			facing: [...new Set(seconds.map((second) => free.indexOf(second)))],
+			purpose: purposesOf([part]),
+			keeps: kindOf(wish).ownSpread,
+			...(isFree(part) ? { stretch: stretchOf(free, ordered, part) } : {})
 		};
 	});
 	const lastTaken = Math.max(
@@ -349,7 +364,13 @@ function state(
 		...fixed.flatMap(({ pieces }) => pieces.map(({ page }) => page))
 	);
 	const usedAnyway = sheets.findLastIndex(({ page }) => page.number <= lastTaken);
-	const all = { pages, items: problemItems, pageCost: prices.page, usedAnyway };
+	const all = {
+		pages,
+		items: problemItems,
+		pageCost: prices.page,
+		usedAnyway,
+		company: companyFor(plan.aim, prices)
+	};
 	const problem = { ...all, items: fewFillers(problemItems) };
 	// Where fillers lost their freedom, the bound must still hold for what was asked.
 	const bound = problem.items.every((item, index) => item === problemItems[index])
@@ -368,9 +389,9 @@ function fewFillers(items: readonly ProblemItem[]): ProblemItem[] {
 	const sorts = new Set<string>();
 	return items.map((item) => {
 		if (!item.filler) return item;
-		const sort = JSON.stringify([item.options, item.spreads, item.loss]);
+		const sort = sortOf(item);
 		if (sorts.size < mostFillers) sorts.add(sort);
-		return sorts.has(sort) ? item : { ...item, filler: false };
+		return sorts.has(sort) ? item : { ...item, filler: false, stretch: undefined };
 	});
 }
 
@@ -388,6 +409,19 @@ function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
 		if (!partner || other === index || part.wish.pin || partner.wish.pin) return [];
 		return [other > index ? ([part, partner] as const) : ([partner, part] as const)];
 	});
+}
+
+/** Purposes of parts, as bits. */
+function purposesOf(parts: readonly Part[]): number {
+	return parts.reduce(
+		(mask, { wish }) => mask | (1 << purposes.findIndex(({ id }) => id === kindOf(wish).purpose)),
+		0
+	);
+}
+
+/** Whether a part is bound to one of the pages. */
+function pinnedTo(sheets: readonly Sheet[], { wish }: Part): boolean {
+	return sheets.some(({ page }) => page.number === wish.pin?.page);
 }
 
 /** Values put into sorts, numbered from 0. */

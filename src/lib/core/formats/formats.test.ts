@@ -82,7 +82,7 @@ describe('a plan document', () => {
 			])
 		);
 		expect(faults).toEqual({
-			'wishes[0].rules.hours.across': 'is not known here; known are titleStyle, from, hours',
+			'wishes[0].rules.hours.across': 'is not known here; known are titleStyle, from, hours, axis',
 			'wishes[1].rules.day-cells.shape': 'must be one of square, hexagon; it is “round”',
 			'wishes[1].rules.no-form': expect.stringMatching(/^is not known here; known are title, /),
 			'wishes[2].folded': expect.stringMatching(/^is not known here/)

@@ -17,18 +17,15 @@ const planOf = (document: unknown) => {
 
 describe('documents of version 1', () => {
 	test.each(months.map((month, index) => [index, month] as const))(
-		'month %i gives the same run as before',
+		'month %i has the same blocks as before',
 		(index, { document, blocks, unplaced }) => {
 			const run = planRun(planOf(document));
 			expect(run.unplaced.map(({ wish }) => wish)).toEqual(unplaced);
 			if (ruledOtherwise.has(index)) return;
-			expect(
-				run.blocks.map(({ wish, form, pieces }) => [
-					wish,
-					form,
-					pieces.map(({ page, rect }) => [page, rect.x, rect.y, rect.w, rect.h])
-				])
-			).toEqual(blocks);
+			// Where a page is shared has prices now, so places may differ; what stands in the book, and how it is ruled, may not.
+			expect(run.blocks.map(({ wish, form }) => [wish, form])).toEqual(
+				blocks.map(([wish, form]) => [wish, form])
+			);
 		}
 	);
 

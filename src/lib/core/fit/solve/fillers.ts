@@ -3,6 +3,14 @@ import type { ProblemItem } from './problem';
 /** Fillers that can stand for each other. */
 interface Sort {
 	readonly items: readonly number[];
+	/** The stretch of the order that they belong to, by places in it. */
+	readonly from: number;
+	readonly to: number;
+}
+
+/** What fillers have in common that can stand for each other. */
+export function sortOf({ options, spreads, loss, purpose, keeps, stretch }: ProblemItem): string {
+	return JSON.stringify([options, spreads, loss, purpose, keeps, stretch]);
 }
 
 /**
@@ -15,15 +23,21 @@ export class Fillers {
 	readonly all: number;
 	private readonly radices: readonly number[];
 
-	constructor(items: readonly ProblemItem[], fillers: readonly number[]) {
+	/** `order` are the other items, by their indices. */
+	constructor(items: readonly ProblemItem[], fillers: readonly number[], order: readonly number[]) {
+		const placeOf = (index: number) => order.filter((item) => item < index).length;
 		const sorts = new Map<string, number[]>();
 		for (const index of fillers) {
 			const item = items[index];
 			if (!item) continue;
-			const name = JSON.stringify([item.options, item.spreads, item.loss]);
+			const name = sortOf(item);
 			sorts.set(name, [...(sorts.get(name) ?? []), index]);
 		}
-		this.sorts = [...sorts.values()].map((found) => ({ items: found }));
+		this.sorts = [...sorts.values()].map((found) => {
+			const { stretch } = items[found[0] ?? -1] ?? {};
+			if (!stretch) return { items: found, from: 0, to: Infinity };
+			return { items: found, from: placeOf(stretch.from), to: placeOf(stretch.to) };
+		});
 		let radix = 1;
 		this.radices = this.sorts.map((sort) => {
 			const own = radix;
@@ -45,6 +59,24 @@ export class Fillers {
 	count(code: number, sort: number): number {
 		const most = this.sorts[sort]?.items.length ?? 0;
 		return Math.floor(code / (this.radices[sort] ?? 1)) % (most + 1);
+	}
+
+	/** How many items of the order must be decided by the end of the page that some fillers stand on. */
+	from(counts: readonly number[]): number {
+		return Math.max(
+			0,
+			...counts.map((count, sort) => (count > 0 ? (this.sorts[sort]?.from ?? 0) : 0))
+		);
+	}
+
+	/** Sorts that may stand on no page after one where an item at a place in the order stands, as bits. */
+	closedBy(place: number): number {
+		return this.sorts.reduce((mask, { to }, sort) => (place >= to ? mask | (1 << sort) : mask), 0);
+	}
+
+	/** Whether some of those taken are of a sort among these bits. */
+	anyOf(taken: number, sorts: number): boolean {
+		return this.sorts.some((_, sort) => sorts & (1 << sort) && this.count(taken, sort) > 0);
 	}
 
 	/** What is left when some are taken; -1 where there are not so many. */

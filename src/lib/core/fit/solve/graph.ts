@@ -32,8 +32,8 @@ export const exactOf = ({ cost, group }: Move) =>
 	group ? cost + (group.best?.cost ?? Infinity) : cost;
 const promiseOf = ({ move, to }: Edge) => lowerOf(move) + (to ? to.rest : 0);
 
-const promised = (outlook: Outlook, { page, next, fillers, top }: State) =>
-	outlook.rest(page, next, fillers, top);
+const promised = (outlook: Outlook, { page, next, fillers, top, host }: State) =>
+	outlook.rest(page, next, fillers, top, host);
 
 /**
  * The states that a run cheaper than `most` may pass. Of each page's states only the `width` most

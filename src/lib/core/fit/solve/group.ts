@@ -1,11 +1,12 @@
 import TinyQueue from 'tinyqueue';
 import type { Rect, Size } from '../../paper';
+import { joining, sureCompany } from './company';
 import { leastCost, type OptionList } from './option-list';
 import type { Region } from './region';
 import { cheapestFor, type Trade } from './trade';
 
 /** What one member took: the index of its option, or nothing. */
-export type Pick = number | undefined;
+export type Taken = number | undefined;
 
 /** A partial choice: what the member before `depth` took, and the choice before that. */
 interface Node {
@@ -13,9 +14,16 @@ interface Node {
 	readonly cost: number;
 	readonly area: number;
 	readonly depth: number;
+	/** How many members are placed, and their purposes. */
+	readonly count: number;
+	readonly purposes: number;
 	readonly option: OptionList['options'][number] | undefined;
 	readonly before: Node | undefined;
 }
+
+/** Members of a choice that are placed: how many, and what they are for. */
+type Placed = Pick<Node, 'count' | 'purposes'>;
+const none: Placed = { count: 0, purposes: 0 };
 
 /** What groups ask of whoever keeps prices. */
 export interface Prices {
@@ -36,7 +44,7 @@ export class Group {
 	lower: number;
 	settled = false;
 	/** The best choice once it is settled, unless nothing fits. */
-	best: { readonly cost: number; readonly picks: readonly Pick[] } | undefined;
+	best: { readonly cost: number; readonly picks: readonly Taken[] } | undefined;
 	private readonly free: number;
 	private open = new TinyQueue<Node>([], byPromise);
 	private trades: Trade[] | undefined;
@@ -50,7 +58,7 @@ export class Group {
 	) {
 		const { w, h, obstacles } = region;
 		this.free = obstacles.reduce((area, rect) => area - rect.w * rect.h, w * h);
-		this.lower = cheapestFor(prices.trade(lists, 0), this.free);
+		this.lower = cheapestFor(prices.trade(lists, 0), this.free) + this.sureFrom(0, none);
 		if (this.lower === Infinity) this.settled = true;
 	}
 
@@ -74,7 +82,15 @@ export class Group {
 		if (!this.trades) {
 			this.trades = this.lists.map((_, member) => this.prices.trade(this.lists, member));
 			const { lower: bound } = this;
-			this.open.push({ bound, cost: 0, area: 0, depth: 0, option: undefined, before: undefined });
+			this.open.push({
+				...none,
+				bound,
+				cost: 0,
+				area: 0,
+				depth: 0,
+				option: undefined,
+				before: undefined
+			});
 		}
 		let left = budget;
 		for (const { group, least } of this.smaller()) {
@@ -139,31 +155,57 @@ export class Group {
 		this.open = new TinyQueue<Node>([], byPromise);
 	}
 
-	private bound(member: number, cost: number, area: number): number {
+	private bound(member: number, cost: number, area: number, placed: Placed): number {
 		const trade = this.trades?.[member];
-		return trade ? cost + cheapestFor(trade, area) : cost;
+		return trade ? cost + cheapestFor(trade, area) + this.sureFrom(member, placed) : cost;
+	}
+
+	/** What those members from one on that cannot be left out cost at least in company. */
+	private sureFrom(member: number, placed: Placed): number {
+		const { host, company } = this.region;
+		let [count, purposes] = [0, 0];
+		for (let at = member; at < this.lists.length; at++) {
+			const list = this.lists[at];
+			if (!list?.smallest) continue;
+			count++;
+			purposes |= list.purpose;
+		}
+		return sureCompany(company, host, placed, { count, purposes });
 	}
 
 	private extend(node: Node, sizes: readonly Size[], list: OptionList): void {
 		const depth = node.depth + 1;
 		const left = this.free - node.area;
-		const { w: pageW, h: pageH, most } = this.region;
+		const { w: pageW, h: pageH, most, host, company } = this.region;
+		const joins = joining(company, host, node, list.purpose);
+		const placed = { count: node.count + 1, purposes: node.purposes | list.purpose };
 		if (sizes.length < most)
 			for (const option of list.options) {
 				const { w, h } = option;
 				if (w > pageW || h > pageH || w * h > left) continue;
 				// Each two must fit beside or below each other.
 				if (sizes.some((other) => w + other.w > pageW && h + other.h > pageH)) continue;
-				const cost = node.cost + option.cost;
-				const bound = this.bound(depth, cost, left - w * h);
+				const cost = node.cost + option.cost + joins;
+				const bound = this.bound(depth, cost, left - w * h, placed);
 				if (bound === Infinity) continue;
-				this.open.push({ bound, cost, area: node.area + w * h, depth, option, before: node });
+				const area = node.area + w * h;
+				this.open.push({ ...placed, bound, cost, area, depth, option, before: node });
 			}
 		if (list.loss !== undefined) {
 			const cost = node.cost + list.loss;
-			const bound = this.bound(depth, cost, left);
+			const bound = this.bound(depth, cost, left, node);
+			const { area, count, purposes } = node;
 			if (bound < Infinity)
-				this.open.push({ bound, cost, area: node.area, depth, option: undefined, before: node });
+				this.open.push({
+					bound,
+					cost,
+					area,
+					depth,
+					count,
+					purposes,
+					option: undefined,
+					before: node
+				});
 		}
 	}
 
@@ -172,7 +214,7 @@ export class Group {
 			this.undecided = Math.min(this.undecided, node.cost);
 			return;
 		}
-		const picks: Pick[] = [];
+		const picks: Taken[] = [];
 		for (let at: Node = node; at.before; at = at.before) picks.unshift(at.option?.index);
 		this.best = { cost: node.cost, picks };
 		this.settled = true;

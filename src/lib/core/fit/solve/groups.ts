@@ -1,3 +1,4 @@
+import { freeOfCharge, joining, keptPage, type Company, type Host } from './company';
 import type { Fillers } from './fillers';
 import { mostOnPage, type Problem, type ProblemItem, type ProblemPage } from './problem';
 import type { Group } from './group';
@@ -42,6 +43,7 @@ export class Groups {
 	/** For each page what tells it from others, where its groups are concerned. */
 	private readonly kinds: readonly string[];
 	private readonly pinned: readonly (readonly number[])[];
+	private readonly company: Company;
 
 	/**
 	 * `mayLose` says of which items inside a page's group leaving out is tried; the first and last of a
@@ -56,11 +58,16 @@ export class Groups {
 		private readonly mayLose: (item: number) => boolean
 	) {
 		const { pages, items } = problem;
+		this.company = problem.company ?? freeOfCharge;
 		this.pinned = pages.map((_, page) =>
 			[...items.keys()].filter((item) => items[item]?.page === page)
 		);
-		this.kinds = pages.map(({ w, h, options, exclusive, obstacles, held = 0 }, page) =>
-			JSON.stringify([w, h, options, exclusive ?? false, obstacles, held, this.boundTo(page)])
+		this.kinds = pages.map(
+			({ w, h, options, exclusive, obstacles, held = 0, purposes = 0 }, page) =>
+				JSON.stringify([
+					...[w, h, options, exclusive ?? false],
+					...[obstacles, held, purposes, this.boundTo(page)]
+				])
 		);
 	}
 
@@ -89,8 +96,8 @@ export class Groups {
 	}
 
 	private anyList(item: number, mayLose: boolean): OptionList {
-		const { options, loss } = this.item(item);
-		return this.cache.list(options.flat(), mayLose ? loss : undefined);
+		const { options, loss, purpose } = this.item(item);
+		return this.cache.list(options.flat(), mayLose ? loss : undefined, purpose);
 	}
 
 	/** Items that are bound to a page. */
@@ -100,9 +107,15 @@ export class Groups {
 
 	/**
 	 * All groups that may share a page below its first `top` rows: the items of the order from `next` on,
-	 * any fillers, and those bound to the page. `carried` is placed by the move itself.
+	 * any fillers, and those bound to the page. `carried` is placed by the move itself; `host` is on the page besides.
 	 */
-	on(page: number, top: number, next: number, carried: Member | undefined): readonly Share[] {
+	on(
+		page: number,
+		top: number,
+		host: Host,
+		next: number,
+		carried: Member | undefined
+	): readonly Share[] {
 		const sheet = this.problem.pages[page];
 		if (!sheet) return [];
 		const kind = this.kind(page);
@@ -112,13 +125,29 @@ export class Groups {
 			this.shares.set(kind, known);
 		}
 		const { length } = this.problem.items;
-		const name = (top * (length + 1) + next) * (2 * length + 3) + (carried ?? length) + length + 1;
+		const place = (top * 256 + host + 1) * (length + 1) + next;
+		const name = place * (2 * length + 3) + (carried ?? length) + length + 1;
 		let found = known.get(name);
 		if (!found) {
-			found = [...this.list(sheet, page, this.regionOf(sheet, page, top), next, carried)];
+			found = [...this.list(sheet, page, this.regionOf(sheet, page, top, host), next, carried)];
 			known.set(name, found);
 		}
 		return found;
+	}
+
+	/** What is on a page besides its group: what is held there, and a spread from the page before. */
+	hostOn(page: number, over: Host): Host {
+		const { purposes = 0 } = this.problem.pages[page] ?? {};
+		return over === keptPage ? keptPage : purposes | over;
+	}
+
+	/** What a spread is for both of its pages, and what it costs beside what is held there. */
+	hosting(page: number, member: Member): { readonly host: Host; readonly cost: number } {
+		const { purpose = 0, keeps } = this.item(this.itemOf(member));
+		if (keeps) return { host: keptPage, cost: 0 };
+		const beside = (held: Host) => joining(this.company, held, { count: 0, purposes: 0 }, purpose);
+		const cost = beside(this.hostOn(page, 0)) + beside(this.hostOn(page + 1, 0));
+		return { host: purpose, cost };
 	}
 
 	/** Least area of what stands from `next` on before an item in the order, on a page that they share. */
@@ -137,17 +166,21 @@ export class Groups {
 		return item;
 	}
 
+	private lossOf(items: readonly number[]): number {
+		return items.reduce((sum, item) => sum + this.item(item).loss, 0);
+	}
+
 	/** The item that a member stands for where only its options matter. */
 	private itemOf(member: Member): number {
 		return member >= 0 ? member : (this.fillers.sorts[-1 - member]?.items[0] ?? 0);
 	}
 
-	private regionOf(sheet: ProblemPage, page: number, top: number): Region {
-		const key = page * 1024 + top;
+	private regionOf(sheet: ProblemPage, page: number, top: number, host: Host): Region {
+		const key = (page * 1024 + top) * 256 + host + 1;
 		let region = this.regions.get(key);
 		if (!region) {
 			const { obstacles, held = 0 } = sheet;
-			region = regionOf(sheet, top, obstacles, held + (top > 0 ? 1 : 0));
+			region = regionOf(sheet, top, obstacles, held + (top > 0 ? 1 : 0), host, this.company);
 			this.regions.set(key, region);
 		}
 		return region;
@@ -161,10 +194,10 @@ export class Groups {
 		carried: Member | undefined
 	): Generator<Share> {
 		const bound = this.boundTo(index);
-		const missed = bound.reduce((sum, item) => sum + this.item(item).loss, 0);
+		const missed = this.lossOf(bound);
 		const counts = page.exclusive ? [this.fillers.sorts.map(() => 0)] : [...this.counts(page)];
 		const free = region.w * region.h;
-		for (const { next, kept, lost } of this.ranges(page, from, carried)) {
+		for (const { next: reached, kept, lost: left } of this.ranges(page, from, carried)) {
 			const ordered = kept
 				.filter((item) => item !== carried)
 				.map((member) => ({ member, list: this.listOf(page, member, this.inside(member, kept)) }));
@@ -172,12 +205,15 @@ export class Groups {
 			for (const count of counts) {
 				const fillers = count.flatMap((some, sort) => {
 					const member = -1 - sort;
-					const left = some - (member === carried ? 1 : 0);
+					const free = some - (member === carried ? 1 : 0);
 					const list = this.listOf(page, this.itemOf(member), false);
-					return Array.from({ length: Math.max(0, left) }, () => ({ member, list }));
+					return Array.from({ length: Math.max(0, free) }, () => ({ member, list }));
 				});
 				if (carried !== undefined && carried < 0 && (count[-1 - carried] ?? 0) === 0) continue;
 				const taken = this.fillers.code(count);
+				// What should stand before a filler and does not stand on its page yet can stand nowhere any more.
+				const next = Math.max(reached, this.fillers.from(count));
+				const lost = left + this.lossOf(this.order.slice(reached, next));
 				if (region.h <= 0 || region.most <= 0) {
 					// Nothing else finds room beside what takes the whole page.
 					if (ordered.length + fillers.length > 0) continue;
@@ -276,10 +312,11 @@ export class Groups {
 
 	private listOf(page: ProblemPage, item: number, mayLose: boolean): OptionList {
 		const at = 2 * (page.options * this.problem.items.length + item) + (mayLose ? 1 : 0);
-		const { options, loss } = this.item(item);
+		const { options, loss, purpose } = this.item(item);
 		return (this.lists[at] ??= this.cache.list(
 			options[page.options] ?? [],
-			mayLose ? loss : undefined
+			mayLose ? loss : undefined,
+			purpose
 		));
 	}
 }

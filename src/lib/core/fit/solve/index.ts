@@ -1,4 +1,6 @@
 export * from './problem';
+export type { Company } from './company';
+export { sortOf } from './fillers';
 export { pack } from './packing';
 export { PackingCache } from './packing-cache';
 export { lowerBound } from './lower-bound';

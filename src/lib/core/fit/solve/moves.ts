@@ -1,3 +1,4 @@
+import type { Host } from './company';
 import { Fillers } from './fillers';
 import { Groups, mostKept, type Member, type Share } from './groups';
 import type { Problem, ProblemItem, ProblemPage } from './problem';
@@ -15,6 +16,10 @@ export interface State {
 	readonly pairs: readonly number[];
 	/** Rows at the top of `page` that a spread from the page before takes. */
 	readonly top: number;
+	/** What that spread is for; nothing where there is none. */
+	readonly host: Host;
+	/** Sorts of fillers whose stretch is over, as bits. */
+	readonly closed: number;
 }
 
 /** A spread over two pages, as part of a move. */
@@ -41,8 +46,13 @@ export type Worth = (
 	page: number,
 	next: number,
 	fillers: number,
-	top: number
+	top: number,
+	host: Host
 ) => boolean;
+
+/** What a spread takes of the page after its first: rows, and what it is for. */
+type Over = Pick<State, 'top' | 'host'>;
+const nothingOver: Over = { top: 0, host: 0 };
 
 const alone = { members: [], group: undefined, carried: undefined };
 
@@ -70,7 +80,8 @@ export class Moves {
 		for (const [place, index] of this.order.entries()) this.places.set(index, place);
 		this.fillers = new Fillers(
 			items,
-			free.filter((index) => items[index]?.filler)
+			free.filter((index) => items[index]?.filler),
+			this.order
 		);
 		const pairs = items.flatMap((item, index) =>
 			(item.facing ?? []).flatMap((other) => {
@@ -95,13 +106,15 @@ export class Moves {
 			next: 0,
 			fillers: this.fillers.all,
 			pairs: this.pairsOf.map(() => 0),
-			top: 0
+			top: 0,
+			host: 0,
+			closed: 0
 		};
 	}
 
 	/** Tells states of one page and one place in the order apart. */
-	key({ fillers, pairs, top }: State): number | string {
-		const key = 1024 * fillers + top;
+	key({ fillers, pairs, top, host, closed }: State): number | string {
+		const key = ((1024 * fillers + top) * 256 + host + 1) * 256 + closed;
 		return pairs.length === 0 ? key : `${key} ${pairs.join('')}`;
 	}
 
@@ -157,18 +170,20 @@ export class Moves {
 	/** A page with a group of items, or with none. */
 	private fill(state: State, moves: Move[], worth: Worth): void {
 		const { pageCost } = this.problem;
-		const blank = this.mayBeBlank(state) && this.after(state, state.next, [], state.fillers, 0);
+		const blank =
+			this.mayBeBlank(state) && this.after(state, state.next, [], state.fillers, nothingOver);
 		if (blank) {
 			const cost = pageCost + this.lossOf(this.groups.boundTo(state.page));
 			moves.push({ to: blank, cost, page: state.page, ...alone });
 		}
-		for (const share of this.groups.on(state.page, state.top, state.next, undefined)) {
+		const host = this.groups.hostOn(state.page, state.host);
+		for (const share of this.groups.on(state.page, state.top, host, state.next, undefined)) {
 			const left = this.fillers.without(state.fillers, share.taken);
-			if (left < 0) continue;
+			if (left < 0 || this.fillers.anyOf(share.taken, state.closed)) continue;
 			const cost = share.lost + pageCost;
 			const price = cost + (share.group?.lower ?? 0);
-			if (!worth(price, state.page + 1, share.next, left, 0)) continue;
-			const to = this.after(state, share.next, share.kept, left, 0);
+			if (!worth(price, state.page + 1, share.next, left, 0, 0)) continue;
+			const to = this.after(state, share.next, share.kept, left, nothingOver);
 			if (to) moves.push(moveOf(share, to, cost, state.page));
 		}
 	}
@@ -206,15 +221,17 @@ export class Moves {
 				if (right.obstacles.some(({ y }) => y < spread.right)) continue;
 				const whole = spread.right === right.h;
 				const missed = whole ? this.lossOf(this.groups.boundTo(state.page + 1)) : 0;
-				const base = spread.cost + missed + pageCost * (whole ? 2 : 1);
-				const top = whole ? 0 : spread.right;
-				for (const share of this.groups.on(state.page, spread.left, state.next, item)) {
+				const { host, cost: joins } = this.groups.hosting(state.page, item);
+				const base = spread.cost + joins + missed + pageCost * (whole ? 2 : 1);
+				const over: Over = whole ? nothingOver : { top: spread.right, host };
+				const hostOfLeft = this.groups.hostOn(state.page, host);
+				for (const share of this.groups.on(state.page, spread.left, hostOfLeft, state.next, item)) {
 					const left = this.fillers.without(state.fillers, share.taken);
-					if (left < 0) continue;
+					if (left < 0 || this.fillers.anyOf(share.taken, state.closed)) continue;
 					const cost = base + share.lost;
 					const price = cost + (share.group?.lower ?? 0);
-					if (!worth(price, state.page + 1, share.next, left, top)) continue;
-					const next = this.after(state, share.next, share.kept, left, top);
+					if (!worth(price, state.page + 1, share.next, left, over.top, over.host)) continue;
+					const next = this.after(state, share.next, share.kept, left, over);
 					if (!next) continue;
 					const to = whole ? this.beyond(next) : next;
 					moves.push({ ...moveOf(share, to, cost, state.page), carried: { item, option } });
@@ -249,11 +266,14 @@ export class Moves {
 		next: number,
 		kept: readonly number[],
 		fillers: number,
-		top: number
+		over: Over
 	): State | undefined {
 		const { page } = state;
-		if (this.pairsOf.length === 0)
-			return { page: page + 1, next, fillers, pairs: state.pairs, top };
+		// The last one of a group is never left out.
+		const last = this.places.get(kept.at(-1) ?? -1) ?? -1;
+		const closed = state.closed | this.fillers.closedBy(last);
+		const to = { page: page + 1, next, fillers, closed, ...over };
+		if (this.pairsOf.length === 0) return { ...to, pairs: state.pairs };
 		const faces = this.problem.pages[page]?.pair !== undefined;
 		const pairs: number[] = [];
 		for (const [pair, { first, second }] of this.pairsOf.entries()) {
@@ -266,7 +286,7 @@ export class Moves {
 			else if (hasFirst) pairs.push(faces ? 1 : 2);
 			else pairs.push(status === 0 ? 0 : 2);
 		}
-		return { page: page + 1, next, fillers, pairs, top };
+		return { ...to, pairs };
 	}
 }
 

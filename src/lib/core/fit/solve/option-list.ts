@@ -7,6 +7,8 @@ export interface OptionList {
 	readonly options: readonly (PageOption & { readonly index: number })[];
 	/** Price of leaving the member out, where that is allowed. */
 	readonly loss: number | undefined;
+	/** What the member is for, as a bit. */
+	readonly purpose: number;
 	/** Least area that it takes. */
 	readonly least: number;
 	/** Area of its cheapest option. */

@@ -1,3 +1,4 @@
+import { freeOfCharge, keptPage, type Host } from './company';
 import type { Fillers } from './fillers';
 import { mostKept, type Groups } from './groups';
 import type { Group } from './group';
@@ -16,6 +17,9 @@ interface Step {
 	readonly price: number;
 	readonly group: Group | undefined;
 }
+
+/** Added to the rows of a spread that keeps its pages for itself. */
+const keptFlag = 512;
 
 /** Rows that a spread takes at least, in steps, so that there are few of them to think of. */
 function coarse(rows: number): number {
@@ -61,8 +65,9 @@ export class Outlook {
 	}
 
 	/** What is still to come from a page and a place in the order on costs no less than this. */
-	rest(page: number, next: number, fillers: number, top: number): number {
-		return this.from(this.side(page), next, fillers, coarse(top));
+	rest(page: number, next: number, fillers: number, top: number, host: Host): number {
+		const kept = top > 0 && host === keptPage ? keptFlag : 0;
+		return this.from(this.side(page), next, fillers, coarse(top) + kept);
 	}
 
 	/** Groups with an open price on the way that looks best from the start. */
@@ -168,7 +173,13 @@ export class Outlook {
 	/** A page of any kind. */
 	private *pages(side: number, next: number): Generator<Step> {
 		for (const page of this.kinds[side] ?? [])
-			for (const { next: to, taken, group, lost } of this.groups.on(page, 0, next, undefined)) {
+			for (const { next: to, taken, group, lost } of this.groups.on(
+				page,
+				0,
+				this.groups.hostOn(page, 0),
+				next,
+				undefined
+			)) {
 				const price = lost + this.problem.pageCost;
 				if (to > next || taken > 0) yield { to, taken, top: 0, whole: false, price, group };
 			}
@@ -192,30 +203,40 @@ export class Outlook {
 	}
 
 	private *under(item: number, next: number, carried: number, code: number): Generator<Step> {
-		const { pageCost, items } = this.problem;
+		const { pageCost, items, company = freeOfCharge } = this.problem;
+		const { kept } = company;
 		for (const { pair, height } of this.pairs)
 			for (const { left, right: rows, cost } of items[item]?.spreads[pair] ?? []) {
 				const whole = rows >= height;
 				const base = cost + pageCost * (whole ? 2 : 1);
-				const top = whole ? 0 : coarse(rows);
+				const { keeps } = items[item] ?? {};
+				const top = whole ? 0 : coarse(rows) + (keeps ? keptFlag : 0);
 				for (const share of this.within(next, this.largest(left), carried)) {
 					const taken = share.taken + code;
 					if (this.fillers.without(this.fillers.all, taken) < 0) continue;
-					yield { ...share, taken, top, whole, price: base + share.price, group: undefined };
+					const guests = keeps && this.sure(next, share.to, carried, share.taken) ? kept : 0;
+					const price = base + guests + share.price;
+					yield { ...share, taken, top, whole, price, group: undefined };
 				}
 			}
 	}
 
 	/** The right page of a spread, below it. */
 	private *beside(next: number, top: number): Generator<Step> {
-		for (const share of this.within(next, this.largest(top), -1))
-			yield {
-				...share,
-				top: 0,
-				whole: false,
-				price: this.problem.pageCost + share.price,
-				group: undefined
-			};
+		const { pageCost, company = freeOfCharge } = this.problem;
+		for (const share of this.within(next, this.largest(top % keptFlag), -1)) {
+			const guests = top >= keptFlag && this.sure(next, share.to, -1, share.taken);
+			const price = pageCost + share.price + (guests ? company.kept : 0);
+			yield { ...share, top: 0, whole: false, price, group: undefined };
+		}
+	}
+
+	/** Whether any of some items, the one at `carried` aside, or fillers are placed for certain. */
+	private sure(next: number, to: number, carried: number, taken: number): boolean {
+		if (taken > 0) return true;
+		return this.order
+			.slice(next, to)
+			.some((item, at) => next + at !== carried && !this.groups.optional(item));
 	}
 
 	/**

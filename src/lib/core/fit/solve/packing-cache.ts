@@ -39,8 +39,8 @@ export class PackingCache implements Prices {
 		this.kept = 0;
 	}
 
-	list(options: readonly PageOption[], loss: number | undefined): OptionList {
-		const name = `${loss} ${options.map(({ w, h, cost }) => [w, h, cost].join()).join(' ')}`;
+	list(options: readonly PageOption[], loss: number | undefined, purpose = 0): OptionList {
+		const name = `${loss} ${purpose} ${options.map(({ w, h, cost }) => [w, h, cost].join()).join(' ')}`;
 		let list = this.lists.get(name);
 		if (!list) {
 			const indexed = options.map((option, index) => ({ ...option, index }));
@@ -55,6 +55,7 @@ export class PackingCache implements Prices {
 				key: this.lists.size,
 				options: indexed,
 				loss,
+				purpose,
 				least,
 				usual,
 				smallest: loss === undefined ? smallest : undefined
@@ -66,7 +67,8 @@ export class PackingCache implements Prices {
 
 	group(region: Region, lists: readonly OptionList[]): Group {
 		const { groups } = this.row(lists, 0);
-		const key = `${region.key} ${region.top}`;
+		const { key: place, top, host, company } = region;
+		const key = `${place} ${top} ${host} ${company.purpose} ${company.kept}`;
 		let group = groups.get(key);
 		if (!group) {
 			group = new Group(this, region, lists);

@@ -1,4 +1,5 @@
 import type { Rect, Side, Size } from '../../paper';
+import type { Company } from './company';
 
 /** A size that an item can take on one page, in squares, and its price. */
 export interface PageOption extends Size {
@@ -23,6 +24,8 @@ export interface ProblemPage extends Size {
 	readonly obstacles: readonly Rect[];
 	/** How many wishes are among these; the rest is cut away and counts for none. */
 	readonly held?: number;
+	/** Purposes of what is held there, as bits. */
+	readonly purposes?: number;
 	/** Nothing but items that are bound to this page may lie on it. */
 	readonly exclusive?: boolean;
 }
@@ -44,6 +47,15 @@ export interface ProblemItem {
 	 * when either is left out. None of them is a filler or bound to a page.
 	 */
 	readonly facing?: readonly number[];
+	/** What it is for, as one bit; company of several purposes on a page has a price. */
+	readonly purpose?: number;
+	/** Over a spread it keeps both pages for itself. */
+	readonly keeps?: boolean;
+	/**
+	 * Of a filler: it stands on no earlier page than any item of the order before the index `from`, and on no later page
+	 * than any from the index `to` on.
+	 */
+	readonly stretch?: { readonly from: number; readonly to: number };
 }
 
 /** Which size and place for which item, so that the price is lowest. All prices are whole. */
@@ -54,6 +66,8 @@ export interface Problem {
 	readonly pageCost: number;
 	/** Pages up to this index are used in any case. */
 	readonly usedAnyway: number;
+	/** Prices of sharing pages; none where it is left out. */
+	readonly company?: Company;
 }
 
 /** More wishes than these make a page a patchwork (common practice). */

@@ -1,4 +1,5 @@
 import type { Rect, Size } from '../../paper';
+import type { Company, Host } from './company';
 import { mostOnPage } from './problem';
 
 /** A rectangle of a page that items share, and how many wishes it may hold. */
@@ -7,16 +8,35 @@ export interface Region extends Size {
 	readonly top: number;
 	readonly obstacles: readonly Rect[];
 	readonly most: number;
+	/** What is on the page besides, and what company there costs. */
+	readonly host: Host;
+	readonly company: Company;
 	readonly key: string;
 }
 
 /** The part of a page below `top`, with the obstacles that lie there. */
-export function regionOf(page: Size, top: number, all: readonly Rect[], taken: number): Region {
+export function regionOf(
+	page: Size,
+	top: number,
+	all: readonly Rect[],
+	taken: number,
+	host: Host,
+	company: Company
+): Region {
 	const obstacles = all
 		.filter(({ y, h }) => y + h > top)
 		.map(({ x, y, w, h }) => ({ x, y: Math.max(0, y - top), w, h: h - Math.max(0, top - y) }));
 	const most = mostOnPage - taken;
 	const places = obstacles.map(({ x, y, w, h }) => [x, y, w, h].join()).join(' ');
 	const h = page.h - top;
-	return { w: page.w, h, top, obstacles, most, key: `${page.w}×${h} ${most} ${places}` };
+	return {
+		w: page.w,
+		h,
+		top,
+		obstacles,
+		most,
+		host,
+		company,
+		key: `${page.w}×${h} ${most} ${places}`
+	};
 }

@@ -125,7 +125,7 @@ class Search {
 		const { moves, outlook, effort } = this;
 		for (let round = 0; ; round++) {
 			yield* outlook.renew();
-			this.bound = Math.max(this.bound, outlook.rest(0, 0, moves.fillers.all, 0));
+			this.bound = Math.max(this.bound, outlook.rest(0, 0, moves.fillers.all, 0, 0));
 			const groups = outlook.openGroups();
 			if (groups.length === 0 || round >= effort.outlooks) break;
 			yield* this.settle(groups, effort.first);
