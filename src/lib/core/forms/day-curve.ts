@@ -148,7 +148,7 @@ function overFold(setting: Setting, room: Room & { span: 'spread' }, scale: Scal
 	const indent = room.left.w - label - left;
 	return [
 		{
-			room: { ...room, left: { w: room.left.w, h }, right: { w: right, h } },
+			room: { ...room, left: { w: room.left.w, h }, right: { w: room.right.w, h } },
 			discomfort: step < widest ? 5 : 0,
 			stretches: false,
 			facts: { rows: scale.steps, header, title: top, days, label, split: [left, right] },
