@@ -1,7 +1,8 @@
 import { formById, type Facts, type Room } from '../forms';
 import { pageOf, type Page, type Rect, type Size } from '../paper';
-import { arrange, artOn } from './arrange';
+import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
+import { grown } from './grow';
 import type { Part } from './parts';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
 import { obstaclesOn, type PlannedProblem } from './problem-of';
@@ -35,10 +36,14 @@ export function compose(
 				: item.spreadChoices[sheet.pair ?? -1]?.[place.option];
 		return option ? [{ part: item.part, choice: option.choice, cost: option.cost, place }] : [];
 	});
+	const alone = (page: number) => placed.filter(({ place }) => onBoth(place, page)).length === 1;
 	const blocks = [
 		...drawnBlocks(plan),
 		...fixed.map(({ choice, room, pieces }) => block(plan, choice, room, pieces, 0)),
-		...placed.flatMap((own) => overSpread(plan, planned, own)),
+		...placed.flatMap((own) => {
+			const whole = alone(own.place.page) && alone(own.place.page + 1);
+			return overSpread(plan, planned, whole ? grownOver(plan, planned, own) : own);
+		}),
 		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
 	];
 	const order = new Map(plan.wishes.map(({ id }, index) => [id, index]));
@@ -122,6 +127,28 @@ function sizeOf({ w, h }: Rect): Size {
 	return { w, h };
 }
 
+/** Whether something lies on a page, wholly or with one half. */
+function onBoth({ span, page }: Place, number: number): boolean {
+	return page === number || (span === 'spread' && page + 1 === number);
+}
+
+/** What has both pages of a spread for itself, in all of their room, where it is no less comfortable there. */
+function grownOver(plan: Plan, { sheets, fixed }: PlannedProblem, own: Placed): Placed {
+	const { choice, place, part } = own;
+	const [left, right] = [sheets[place.page], sheets[place.page + 1]];
+	if (place.span !== 'spread' || part.wish.size || !left || !right) return own;
+	if ([left, right].some((sheet) => obstaclesOn(sheet, fixed).length > 0)) return own;
+	const room: Room = {
+		span: 'spread',
+		left: left.size,
+		right: right.size,
+		gutter: plan.notebook.gutter
+	};
+	const [layout] = choice.form.layouts(settingOf(plan, choice.as, choice.form), room);
+	if (!layout || layout.discomfort > choice.discomfort) return own;
+	return { ...own, choice: { ...choice, ...layout, discomfort: choice.discomfort } };
+}
+
 function overSpread(
 	plan: Plan,
 	{ sheets }: PlannedProblem,
@@ -164,16 +191,19 @@ function onPage(
 		taken,
 		own.map(({ part: { wish, filler }, choice, rect }) => ({
 			rect,
-			stretches: choice.stretches && (filler || !wish.size)
+			grow: (now, others) => {
+				if (wish.size && !filler) return now;
+				const larger = choice.stretches ? stretched(sheet.size, others, now) : now;
+				if (larger !== now && fills(plan, choice, { span: 'page', w: larger.w, h: larger.h }))
+					return larger;
+				return grown(plan, choice, sheet.size, others, now);
+			}
 		}))
 	);
 	return own.map(({ choice, cost, rect }, index) => {
 		const final = rects[index] ?? rect;
-		const larger = final.w !== rect.w || final.h !== rect.h;
-		const grows = larger && fills(plan, choice, { span: 'page', w: final.w, h: final.h });
-		const settled = larger && !grows ? { ...final, w: rect.w, h: rect.h } : final;
-		const room: Room = { span: 'page', w: settled.w, h: settled.h };
-		const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, settled) }];
+		const room: Room = { span: 'page', w: final.w, h: final.h };
+		const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, final) }];
 		return block(plan, choice, room, pieces, cost);
 	});
 }

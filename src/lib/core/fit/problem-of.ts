@@ -54,7 +54,7 @@ export interface PlannedProblem {
 export function problemOf(plan: Plan, thorough = false): PlannedProblem {
 	const sheets = sheetsOf(plan);
 	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
-	const parts = facingPins(plan.wishes)
+	const parts = facingPins(plan)
 		.flatMap((wish) => partsOf(plan, wish))
 		.filter(({ wish }) => !drawn.has(partName(wish)));
 	const fixed: Fixed[] = [];
@@ -80,15 +80,24 @@ export function problemOf(plan: Plan, thorough = false): PlannedProblem {
 	return state(plan, sheets, free, fixed, impossible, thorough);
 }
 
-/** Wishes of which one that must face a pinned one is pinned to the facing page as well. */
-function facingPins(wishes: readonly Wish[]): Wish[] {
+/** Wishes of which one that must face what is pinned or drawn is pinned to the facing page as well. */
+function facingPins({ wishes, drawn }: Plan): Wish[] {
+	const pageOf = ({ id, pin, weeks }: Wish) =>
+		weeks
+			? undefined
+			: (drawn?.blocks.find(({ wish }) => wish.id === id)?.pieces[0]?.page ?? pin?.page);
 	return wishes.map((wish) => {
+		if (wish.pin || wish.weeks) return wish;
 		const partner = wishes.find(
-			(other) => other.pin && !other.weeks && (other.id === wish.facing || other.facing === wish.id)
+			(other) =>
+				other !== wish &&
+				pageOf(other) !== undefined &&
+				(other.id === wish.facing || other.facing === wish.id)
 		);
-		if (!partner?.pin || wish.pin || wish.weeks || partner === wish) return wish;
-		const { left, right } = spreadOf(partner.pin.page);
-		return { ...wish, pin: { page: partner.pin.page === left ? right : left } };
+		const page = partner && pageOf(partner);
+		if (page === undefined) return wish;
+		const { left, right } = spreadOf(page);
+		return { ...wish, pin: { page: page === left ? right : left } };
 	});
 }
 

@@ -28,7 +28,7 @@ function isHexagon(setting: Setting): boolean {
 
 /**
  * A cell for each day of the month, square or dot hexagon (`shape`), above a key of 4 to 6 levels. Cells
- * of s squares; a hexagon's s is a multiple of 4. Default: the largest up to 4. (Common practice.)
+ * of s squares; a hexagon's s is a multiple of 4. Default: the largest up to 6. (Common practice.)
  */
 export const dayCells = pageForm({
 	id: 'day-cells',
@@ -37,7 +37,7 @@ export const dayCells = pageForm({
 	rules: [titleStyle, shape, squareCell, datePlace],
 	layouts: (setting, there) => {
 		const wanted = squareCell.of(setting);
-		const sizes = wanted ? [wanted] : isHexagon(setting) ? [4] : [4, 3, 2, 1];
+		const sizes = wanted ? [wanted] : isHexagon(setting) ? [8, 4] : [6, 5, 4, 3, 2, 1];
 		return sizes.flatMap((s) => {
 			const found = isHexagon(setting)
 				? hexagons(setting, there, s)
@@ -59,7 +59,7 @@ function squaresLayout(setting: Setting, there: Size, s: number): PageLayout | u
 	const size = { w: across * s, h: top + down * s + gap + key.h };
 	return {
 		size,
-		discomfort: [60, 15, 5, 0][s - 1] ?? 0,
+		discomfort: [60, 15, 5][s - 1] ?? 0,
 		facts: { cell: { w: s, h: s }, across, down, days, title: top, capacity: days },
 		why: [
 			`${across} × ${s} = ${size.w} of ${there.w} across`,

@@ -10,7 +10,9 @@ import { datesOfWeek } from './week-boxes-list';
 
 const usualParts = ['Morning', 'Noon', 'Evening'];
 /** Cells are at most so large where they are not asked for; over a spread they may be as high as wide. */
-const largest = { w: 9, page: 4, spread: 9 };
+const largest = { w: 9, page: 6, spread: 9 };
+/** As high as is liked; higher ones are drawn where there is room for them. */
+const usualHeight = 4;
 /** Where labels do not fit whole, so many squares of them do. */
 const shortLabel = 10;
 
@@ -84,7 +86,7 @@ interface Ruled {
 /**
  * Row labels × column labels, such as meals of a week or chores by the twelve months: label column as wide as the longest
  * row label, header 1, or as high as the longest name where names do not fit over their columns and are written upwards;
- * cells as large as they go, up to 9 × 4. Over a spread the fold parts the columns. (Common practice.)
+ * cells as large as they go, up to 9 × 6. Over a spread the fold parts the columns. (Common practice.)
  */
 export const gridTable: Form = {
 	id: 'grid-table',
@@ -114,7 +116,7 @@ function inRoom(setting: Setting, room: Room, label: number): Layout[] {
 	const there = room.span === 'page' ? room.h : Math.min(room.left.h, room.right.h);
 	const most =
 		asked?.h ?? Math.min(largest[room.span], Math.floor((there - top - header) / rows.length));
-	const heights = asked ? [most] : [most, 2, 1].filter((h) => h <= most);
+	const heights = asked ? [most] : [most, usualHeight, 2, 1].filter((h) => h <= most);
 	const cut = rows.filter((row) => textWidth(row, setting.hand) > label);
 	return [...new Set(heights)]
 		.filter((h) => h >= 1 && top + header + rows.length * h <= there)

@@ -29,9 +29,14 @@ const names = choiceRule({
 	usual: 'above'
 });
 
+/** Wider gaps pull a set apart. */
+const widestGap = 4;
+
 /** Squares between neighbours, widened evenly to fill the length; never below the least gap. */
 function widened(length: number, count: number, each: number, least: number): number {
-	return count === 1 ? least : Math.max(least, Math.floor((length - count * each) / (count - 1)));
+	if (count === 1) return least;
+	const even = Math.min(widestGap, Math.floor((length - count * each) / (count - 1)));
+	return Math.max(least, even);
 }
 
 /** A calendar with its name: how large it is, and how long the name may be. */
@@ -172,7 +177,8 @@ function named(setting: Setting, item: Item, c: number): Mark[] {
 /**
  * A set of mini calendars, one a habit: k across and m down with gaps g ≥ 1 that are widened evenly to
  * fill: k · 7c + (k − 1) · g ≤ width, likewise down, each with a line for its name. Each group begins a row under its
- * name, and a weekly habit has a box a week. Cells are 1 square unless asked for. (Common practice.)
+ * name, and a weekly habit has a box a week. Cells are 1 square, or up to 3 where several still stand side by side.
+ * (Common practice.)
  */
 export const miniCalendarSet: Form = {
 	id: 'mini-calendar-set',
@@ -182,27 +188,39 @@ export const miniCalendarSet: Form = {
 	rules: [titleStyle, sideBySide, squareCell, names, gapBetween, datePlace, weekdayStyle],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
-		const count = widestRow(setting);
-		const c = squareCell.of(setting) ?? 1;
-		const one = oneOf(setting, c);
-		const wanted = sideBySide.of(setting);
-		const gap = gapBetween.of(setting) ?? 1;
-		const arrangements: Arrangement[] = [];
-		for (
-			let across = Math.min(count, Math.floor((there.w + gap) / (one.w + gap)));
-			across >= 1;
-			across--
-		) {
-			if (wanted !== undefined && across !== Math.min(wanted, count)) continue;
-			// Only the fullest row is widened: in its room a narrower one would never be drawn.
-			for (const fill of arrangements.length === 0 ? [true, false] : [false]) {
-				const found = arrange(setting, there, c, across, fill);
-				if (found && !arrangements.some((other) => same(other, found))) arrangements.push(found);
-			}
-		}
+		const asked = squareCell.of(setting);
+		// Larger ones first: where there is room for them they are drawn. One below the other they leave half a page.
+		const sizes = asked ? [asked] : [3, 2, 1];
+		const arrangements = sizes.flatMap((c) =>
+			arrangementsOf(setting, there, c).filter(
+				({ across }) => asked !== undefined || c === 1 || across > 1 || widestRow(setting) === 1
+			)
+		);
 		return ranked(arrangements.map((a) => toLayout(setting, there, a)));
 	}
 };
+
+/** Ways to arrange calendars with cells of so many squares. */
+function arrangementsOf(setting: Setting, there: Size, c: number): Arrangement[] {
+	const count = widestRow(setting);
+	const one = oneOf(setting, c);
+	const wanted = sideBySide.of(setting);
+	const gap = gapBetween.of(setting) ?? 1;
+	const arrangements: Arrangement[] = [];
+	for (
+		let across = Math.min(count, Math.floor((there.w + gap) / (one.w + gap)));
+		across >= 1;
+		across--
+	) {
+		if (wanted !== undefined && across !== Math.min(wanted, count)) continue;
+		// Only the fullest row is widened: in its room a narrower one would never be drawn.
+		for (const fill of arrangements.length === 0 ? [true, false] : [false]) {
+			const found = arrange(setting, there, c, across, fill);
+			if (found && !arrangements.some((other) => same(other, found))) arrangements.push(found);
+		}
+	}
+	return arrangements;
+}
 
 function same(a: Arrangement, b: Arrangement): boolean {
 	return a.across === b.across && a.gapAcross === b.gapAcross && a.gapDown === b.gapDown;

@@ -10,7 +10,7 @@ function countOf(setting: Setting): number {
 
 /**
  * A run of numbered cells to and fro over the page, as steps on a board: as many as `entries`, or a cell a
- * day; every tenth is tinted as a band of the goal. Cells are as large as they go, up to 4 squares.
+ * day; every tenth is tinted as a band of the goal. Cells are as large as they go, up to 6 squares.
  */
 export const path = pageForm({
 	id: 'path',
@@ -21,7 +21,7 @@ export const path = pageForm({
 		const count = countOf(setting);
 		const top = titleRows(setting);
 		const wanted = squareCell.of(setting);
-		const sizes = wanted ? [wanted] : [4, 3, 2];
+		const sizes = wanted ? [wanted] : [6, 5, 4, 3, 2];
 		return sizes.flatMap((s) => {
 			const across = Math.min(count, Math.floor(there.w / s));
 			if (across < 1) return [];

@@ -101,7 +101,7 @@ describe('habits', () => {
 	});
 
 	test('names stand where they are asked for', () => {
-		const [own] = [{ items: [{ name: 'Water' }] }];
+		const own = { items: [{ name: 'Water' }], cell: 1 };
 		const at = (names: string) => {
 			const [mark] = written(marksOf('mini-calendar-set', { ...own, names }), 'Water');
 			return mark && [mark.x, mark.y, mark.turned ?? false];

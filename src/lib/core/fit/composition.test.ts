@@ -1,0 +1,129 @@
+import { describe, expect, test } from 'vitest';
+import { planWith } from '../../../../tests/support/arbitraries';
+import { randomFrom } from '../../../../tests/support/problems';
+import { kindById, kinds, type Purpose } from '../catalogue';
+import type { Wish } from '../wish';
+import { planRun, type Plan, type Run } from '.';
+
+// How practitioners compose a month: common practice, without a published source.
+
+const books = [
+	{ columns: 28, rows: 40 },
+	{ columns: 24, rows: 34 },
+	{ columns: 34, rows: 49 }
+];
+const inOrder: readonly Purpose[] = ['plan', 'track', 'log', 'write', 'week', 'review'];
+
+/** A month as people list it: cover, calendar, then kinds of each purpose, with a brain dump anywhere. */
+function ordinaryPlan(seed: number, spreads: boolean): Plan {
+	const random = randomFrom(seed);
+	const pick = <T>(list: readonly T[]): T => {
+		const found = list[Math.floor(random() * list.length)];
+		if (found === undefined) throw new RangeError('an empty list');
+		return found;
+	};
+	const wish = (kind: string): Wish => {
+		const found = kindById(kind);
+		if (!found) throw new RangeError(kind);
+		return { ...found.start, kind, id: `${kind}-${Math.floor(random() * 1e9)}` };
+	};
+	const others = inOrder.flatMap((purpose) =>
+		kinds
+			.filter((kind) => kind.purpose === purpose && kind.id !== 'month-calendar' && !kind.filler)
+			.filter(() => random() < (purpose === 'week' ? 0.5 : 0.25))
+			.map(({ id }) => wish(id))
+	);
+	const calendar: Wish = { ...wish('month-calendar'), span: spreads ? 'spread' : 'page' };
+	const wishes = [wish('cover'), calendar, ...others];
+	wishes.splice(Math.floor(random() * wishes.length), 0, wish('brain-dump'));
+	if (random() < 0.5) wishes.unshift(wish('quote'));
+	const book = pick(books);
+	return planWith(spreads ? wishes : wishes.filter(({ weeks }) => !weeks), {
+		month: { year: 2026 + Math.floor(random() * 4), month: 1 + Math.floor(random() * 12) },
+		notebook: {
+			name: 'Book',
+			pageMm: { width: book.columns * 5 + 8, height: book.rows * 5 + 10 },
+			pitchMm: 5,
+			gutter: 2,
+			...book,
+			freePages: [{ first: 20 + Math.floor(random() * 2), last: 120 }]
+		}
+	});
+}
+
+const purposeOf = (plan: Plan, id: string) =>
+	kindById(plan.wishes.find((wish) => wish.id === id)?.kind ?? '')?.purpose;
+const firstPage = (run: Run, holds: (id: string) => boolean) =>
+	run.blocks.filter(({ wish }) => holds(wish)).map(({ pieces }) => pieces[0].page);
+const isKind = (plan: Plan, kind: string) => (id: string) =>
+	plan.wishes.find((wish) => wish.id === id)?.kind === kind;
+
+describe('ordinary months', () => {
+	const months = Array.from({ length: 30 }, (_, seed) => {
+		const plan = ordinaryPlan(seed + 1, seed % 2 === 0);
+		return { plan, run: planRun(plan) };
+	});
+
+	test('have nothing before the cover but what opens the month', () => {
+		for (const { plan, run } of months) {
+			const [cover = 0] = firstPage(run, isKind(plan, 'cover'));
+			const before = run.blocks.filter(({ pieces }) => pieces[0].page < cover);
+			expect(before.map(({ wish }) => purposeOf(plan, wish)).filter((is) => is !== 'open')).toEqual(
+				[]
+			);
+		}
+	});
+
+	test('have their brain dump after the calendar and before the weeks', () => {
+		for (const { plan, run } of months) {
+			const [dump] = firstPage(run, isKind(plan, 'brain-dump'));
+			const weeks = firstPage(run, isKind(plan, 'weekly-pages'));
+			const [calendar = 0] = firstPage(run, isKind(plan, 'month-calendar'));
+			const at = plan.wishes.findIndex(({ kind }) => kind === 'brain-dump');
+			const afterWeeks = plan.wishes.slice(0, at).some((wish) => wish.weeks);
+			if (dump === undefined) continue;
+			expect(dump).toBeGreaterThanOrEqual(calendar);
+			if (!afterWeeks) for (const week of weeks) expect(dump).toBeLessThanOrEqual(week);
+		}
+	});
+
+	test('have their weeks in order of time', () => {
+		for (const { plan, run } of months) {
+			const weeks = run.blocks.filter(({ wish }) => isKind(plan, 'weekly-pages')(wish));
+			const pages = weeks.map(({ pieces }) => pieces[0].page);
+			expect(pages).toEqual([...pages].sort((a, b) => a - b));
+		}
+	});
+
+	test('have calendar cells that events can be written into', () => {
+		for (const { run } of months)
+			for (const { form, facts } of run.blocks)
+				if (form === 'month-grid') expect(facts.cell?.h).toBeGreaterThanOrEqual(4);
+	});
+
+	test('have one purpose a page where a page more is all that it takes', () => {
+		for (const [seed, { plan, run }] of months.entries()) {
+			// Over spreads parting a page may take two.
+			if (seed % 2 === 0 || run.blocks.some(({ pieces }) => pieces.length > 1)) continue;
+			for (const { number } of run.pages) {
+				const here = run.blocks.filter(({ pieces }) => pieces[0].page === number);
+				const purposes = new Set(here.map(({ wish }) => purposeOf(plan, wish)));
+				expect(purposes.size, `month ${seed}, page ${number}`).toBeLessThanOrEqual(1);
+			}
+		}
+	});
+
+	test('have a free square between neighbours', () => {
+		for (const { run } of months)
+			for (const { number } of run.pages) {
+				const rects = run.blocks.flatMap(({ pieces }) =>
+					pieces.flatMap(({ page, rect }) => (page === number ? [rect] : []))
+				);
+				for (const [at, a] of rects.entries())
+					for (const b of rects.slice(at + 1)) {
+						const apart = a.x + a.w < b.x || b.x + b.w < a.x || a.y + a.h < b.y || b.y + b.h < a.y;
+						expect(apart, JSON.stringify([number, a, b])).toBe(true);
+					}
+			}
+	});
+});
