@@ -4,6 +4,7 @@ export * from './planner';
 export * from './drawing';
 export * from './what-if';
 export * from './remedies';
+export * from './shared-pages';
 export * from './summary';
 export * from './titles';
 export * from './hold';

@@ -5,6 +5,8 @@ import {
 	PackingCache,
 	pieceMarks,
 	remediesFor,
+	sharedPages,
+	type SharedPage,
 	usableSquares,
 	type Plan,
 	type Remedy,
@@ -63,6 +65,8 @@ export interface RunDocument {
 		readonly pagesUsed: number;
 		readonly optimal: boolean;
 		readonly bound: number;
+		/** Pages on which things of different purposes stand, and why. */
+		readonly shared: readonly SharedPage[];
 		readonly openings: readonly OpeningDocument[];
 		readonly cutLines: readonly CutLinesDocument[];
 		readonly unplaced: readonly {
@@ -109,6 +113,7 @@ export function runDocument(plan: Plan, run: Run, include: Included): RunDocumen
 			pagesUsed: run.pagesUsed,
 			optimal: run.optimal,
 			bound: run.bound,
+			shared: sharedPages(plan, run),
 			...cutDocuments(plan),
 			unplaced: run.unplaced.map(({ wish, part, reason }, index, all) => ({
 				wish,

@@ -25,6 +25,7 @@ import { Saver } from '../keeping/saver.svelte';
 import { sameContent } from '../same-content';
 import { begin, redo, step, undo, type History } from './history';
 import { forget, recall, remember } from './kept-history';
+import { onlyThis, othersMoved, type HandMove } from './moved';
 import { Planner } from './planner';
 
 /** What the desk works on, as the server gives it. */
@@ -65,6 +66,9 @@ export class MonthDesk {
 	/** The three aims in a few numbers each, for the plan that is shown; empty while they are worked out. */
 	suggestions = $state.raw<readonly Suggestion[]>([]);
 	trouble = $state<string>();
+	/** What else moved since a hand moved something. */
+	moved = $state.raw<{ readonly move: HandMove; readonly others: readonly Block[] }>();
+	private moving: HandMove | undefined;
 	private planner: Planner | undefined;
 	readonly saver: Saver<KeptMonth>;
 	private channel: BroadcastChannel | undefined;
@@ -126,7 +130,7 @@ export class MonthDesk {
 				this.plan = plan;
 				this.run = run;
 				this.planning = !final;
-				if (final) void this.suggest(plan);
+				if (final) this.settled(plan);
 			},
 			(message) => {
 				this.trouble = message;
@@ -212,6 +216,18 @@ export class MonthDesk {
 		this.present(step(this.history, { ...this.month, ...content }, name));
 	}
 
+	/** The same, where a hand moved a wish's block: what else moves because of it is told. */
+	moveByHand(wish: string, wishes: readonly Wish[], name?: string): void {
+		const { plan, run } = this;
+		this.change({ wishes }, name);
+		this.moving = { wish, plan, run };
+	}
+
+	/** Holds everything else where it lay before a hand moved something. */
+	moveOnlyThis(): void {
+		if (this.moved) this.change({ wishes: onlyThis(this.moved.move, this.wishes) });
+	}
+
 	/** Ends what is undone together: a field was left. */
 	endStep(): void {
 		if (this.history.last !== undefined) this.history = { ...this.history, last: undefined };
@@ -277,13 +293,12 @@ export class MonthDesk {
 		const pin =
 			to === 'free' ? undefined : to === 'here' ? { ...pinOf(block), alone } : { page: to, alone };
 		// Not as an edit: each of these is a step of its own to take back.
-		this.change({
-			wishes: this.wishes.map((wish) =>
-				wish.id === block.wish
-					? { ...wish, pin: pin && (alone ? pin : { ...pin, alone: undefined }) }
-					: wish
-			)
-		});
+		const wishes = this.wishes.map((wish) =>
+			wish.id === block.wish
+				? { ...wish, pin: pin && (alone ? pin : { ...pin, alone: undefined }) }
+				: wish
+		);
+		this.moveByHand(block.wish, wishes);
 	}
 
 	/** Keeps everything on some pages as it is, or lets it move again. */
@@ -352,6 +367,7 @@ export class MonthDesk {
 
 	private present(history: History<KeptMonth>): void {
 		this.history = history;
+		this.moved = undefined;
 		this.saver.write(history.present);
 		this.rememberSoon();
 		this.ask();
@@ -361,6 +377,16 @@ export class MonthDesk {
 	private ask(): void {
 		this.planning = true;
 		void this.planner?.request(this.planFor(this.month));
+	}
+
+	/** What follows from a run that is worked out to the end. */
+	private settled(plan: Plan): void {
+		if (this.moving && plan !== this.moving.plan) {
+			const others = othersMoved(this.moving, this.run);
+			this.moved = others.length > 0 ? { move: this.moving, others } : undefined;
+			this.moving = undefined;
+		}
+		void this.suggest(plan);
 	}
 
 	private async suggest(plan: Plan): Promise<void> {

@@ -1,4 +1,5 @@
-import type { Block, Run } from '$lib/core/fit';
+import { lockPages, type Block, type Plan, type Run } from '$lib/core/fit';
+import type { Wish } from '$lib/core/wish';
 
 /** What tells a block from all others wherever it lies. */
 export function movingKey({ wish, as }: Block): string {
@@ -15,6 +16,28 @@ export function movedBlocks(before: Run, after: Run): string[] {
 		const place = places.get(key);
 		return place === undefined || place === JSON.stringify(block.pieces) ? [] : [key];
 	});
+}
+
+/** What a hand moved, and what the run was before. */
+export interface HandMove {
+	readonly wish: string;
+	readonly plan: Plan;
+	readonly run: Run;
+}
+
+/** Other blocks that lie elsewhere since a hand moved one. */
+export function othersMoved({ wish, run }: HandMove, after: Run): Block[] {
+	const moved = new Set(movedBlocks(run, after));
+	return after.blocks.filter((block) => block.wish !== wish && moved.has(movingKey(block)));
+}
+
+/** Wishes with all but the moved one held where they lay before; weekly pages move only as a whole. */
+export function onlyThis({ wish, plan, run }: HandMove, wishes: readonly Wish[]): Wish[] {
+	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => wish.id));
+	const held = lockPages(plan, run, -Infinity, Infinity);
+	return wishes.map((own) =>
+		own.id === wish || drawn.has(own.id) ? own : (held.find(({ id }) => id === own.id) ?? own)
+	);
 }
 
 /** Where these blocks are on the screen: their outlines carry `data-block`. */

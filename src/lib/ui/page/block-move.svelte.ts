@@ -142,7 +142,8 @@ export class BlockMove {
 		const [{ page, rect }] = moving.block.pieces;
 		const moved = page !== moving.page || JSON.stringify(rect) !== JSON.stringify(moving.rect);
 		if (moved && !mayStay(placed)) return false;
-		if (moved) desk.change({ wishes: holdAt(desk.plan, moving.block, placed.pieces) }, name);
+		const wishes = holdAt(desk.plan, moving.block, placed.pieces);
+		if (moved) desk.moveByHand(moving.block.wish, wishes, name);
 		this.moving = undefined;
 		return true;
 	}

@@ -5,6 +5,7 @@
 	import IndexLines from '$lib/ui/month/IndexLines.svelte';
 	import MonthSettings from '$lib/ui/month/MonthSettings.svelte';
 	import PagesMeter from '$lib/ui/month/PagesMeter.svelte';
+	import MovedOthers from '$lib/ui/month/MovedOthers.svelte';
 	import Proof from '$lib/ui/month/Proof.svelte';
 	import RunPicture from '$lib/ui/month/RunPicture.svelte';
 	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
@@ -50,6 +51,7 @@
 			<Suggestions {desk} />
 			<Proof {desk} />
 		</div>
+		<MovedOthers {desk} />
 		<MissingLetters plan={desk.plan} run={desk.run} />
 		{#if moves}
 			<p class="border-l-4 border-calm bg-sheet px-3 py-2 print:hidden" role="status">

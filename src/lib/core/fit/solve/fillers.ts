@@ -22,6 +22,8 @@ export class Fillers {
 	/** All of them. */
 	readonly all: number;
 	private readonly radices: readonly number[];
+	/** Whether any belongs to a stretch. */
+	private readonly bounded: boolean;
 
 	/** `order` are the other items, by their indices. */
 	constructor(items: readonly ProblemItem[], fillers: readonly number[], order: readonly number[]) {
@@ -38,6 +40,7 @@ export class Fillers {
 			if (!stretch) return { items: found, from: 0, to: Infinity };
 			return { items: found, from: placeOf(stretch.from), to: placeOf(stretch.to) };
 		});
+		this.bounded = this.sorts.some(({ from, to }) => from > 0 || to < Infinity);
 		let radix = 1;
 		this.radices = this.sorts.map((sort) => {
 			const own = radix;
@@ -63,6 +66,7 @@ export class Fillers {
 
 	/** How many items of the order must be decided by the end of the page that some fillers stand on. */
 	from(counts: readonly number[]): number {
+		if (!this.bounded) return 0;
 		return Math.max(
 			0,
 			...counts.map((count, sort) => (count > 0 ? (this.sorts[sort]?.from ?? 0) : 0))
@@ -71,11 +75,13 @@ export class Fillers {
 
 	/** Sorts that may stand on no page after one where an item at a place in the order stands, as bits. */
 	closedBy(place: number): number {
+		if (!this.bounded) return 0;
 		return this.sorts.reduce((mask, { to }, sort) => (place >= to ? mask | (1 << sort) : mask), 0);
 	}
 
 	/** Whether some of those taken are of a sort among these bits. */
 	anyOf(taken: number, sorts: number): boolean {
+		if (sorts === 0) return false;
 		return this.sorts.some((_, sort) => sorts & (1 << sort) && this.count(taken, sort) > 0);
 	}
 

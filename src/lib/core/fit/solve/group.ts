@@ -46,6 +46,9 @@ export class Group {
 	/** The best choice once it is settled, unless nothing fits. */
 	best: { readonly cost: number; readonly picks: readonly Taken[] } | undefined;
 	private readonly free: number;
+	/** Whether company has a price here, and those from each member on that are placed for certain. */
+	private readonly charged: boolean;
+	private readonly sure: readonly Placed[] = [];
 	private open = new TinyQueue<Node>([], byPromise);
 	private trades: Trade[] | undefined;
 	/** Least price among choices whose packing could not be decided. */
@@ -58,6 +61,9 @@ export class Group {
 	) {
 		const { w, h, obstacles } = region;
 		this.free = obstacles.reduce((area, rect) => area - rect.w * rect.h, w * h);
+		const { purpose, kept } = region.company;
+		this.charged = purpose > 0 || kept > 0;
+		if (this.charged) this.sure = sureOf(lists);
 		this.lower = cheapestFor(prices.trade(lists, 0), this.free) + this.sureFrom(0, none);
 		if (this.lower === Infinity) this.settled = true;
 	}
@@ -157,27 +163,22 @@ export class Group {
 
 	private bound(member: number, cost: number, area: number, placed: Placed): number {
 		const trade = this.trades?.[member];
-		return trade ? cost + cheapestFor(trade, area) + this.sureFrom(member, placed) : cost;
+		if (!trade) return cost;
+		const least = cost + cheapestFor(trade, area);
+		return this.charged ? least + this.sureFrom(member, placed) : least;
 	}
 
 	/** What those members from one on that cannot be left out cost at least in company. */
 	private sureFrom(member: number, placed: Placed): number {
 		const { host, company } = this.region;
-		let [count, purposes] = [0, 0];
-		for (let at = member; at < this.lists.length; at++) {
-			const list = this.lists[at];
-			if (!list?.smallest) continue;
-			count++;
-			purposes |= list.purpose;
-		}
-		return sureCompany(company, host, placed, { count, purposes });
+		return sureCompany(company, host, placed, this.sure[member] ?? none);
 	}
 
 	private extend(node: Node, sizes: readonly Size[], list: OptionList): void {
 		const depth = node.depth + 1;
 		const left = this.free - node.area;
 		const { w: pageW, h: pageH, most, host, company } = this.region;
-		const joins = joining(company, host, node, list.purpose);
+		const joins = this.charged ? joining(company, host, node, list.purpose) : 0;
 		const placed = { count: node.count + 1, purposes: node.purposes | list.purpose };
 		if (sizes.length < most)
 			for (const option of list.options) {
@@ -189,7 +190,8 @@ export class Group {
 				const bound = this.bound(depth, cost, left - w * h, placed);
 				if (bound === Infinity) continue;
 				const area = node.area + w * h;
-				this.open.push({ ...placed, bound, cost, area, depth, option, before: node });
+				const { count, purposes } = placed;
+				this.open.push({ bound, cost, area, depth, count, purposes, option, before: node });
 			}
 		if (list.loss !== undefined) {
 			const cost = node.cost + list.loss;
@@ -221,6 +223,21 @@ export class Group {
 		this.lower = Math.min(node.cost, this.undecided);
 		this.forget();
 	}
+}
+
+/** For each place in a row of members those from it on that cannot be left out. */
+function sureOf(lists: readonly OptionList[]): Placed[] {
+	const sure: Placed[] = [];
+	let { count, purposes } = none;
+	for (let at = lists.length - 1; at >= 0; at--) {
+		const list = lists[at];
+		if (list?.smallest) {
+			count++;
+			purposes |= list.purpose;
+		}
+		sure[at] = { count, purposes };
+	}
+	return sure;
 }
 
 function sizesOf(node: Node): Size[] {

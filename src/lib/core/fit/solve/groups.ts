@@ -213,7 +213,7 @@ export class Groups {
 				const taken = this.fillers.code(count);
 				// What should stand before a filler and does not stand on its page yet can stand nowhere any more.
 				const next = Math.max(reached, this.fillers.from(count));
-				const lost = left + this.lossOf(this.order.slice(reached, next));
+				const lost = next === reached ? left : left + this.lossOf(this.order.slice(reached, next));
 				if (region.h <= 0 || region.most <= 0) {
 					// Nothing else finds room beside what takes the whole page.
 					if (ordered.length + fillers.length > 0) continue;

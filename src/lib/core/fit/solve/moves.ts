@@ -114,7 +114,9 @@ export class Moves {
 
 	/** Tells states of one page and one place in the order apart. */
 	key({ fillers, pairs, top, host, closed }: State): number | string {
-		const key = ((1024 * fillers + top) * 256 + host + 1) * 256 + closed;
+		// A page's host is one purpose, or a spread that keeps it: numbers stay small.
+		const over = host > 0 ? 33 - Math.clz32(host) : -host;
+		const key = (1024 * fillers + top) * 4096 + over * 256 + closed;
 		return pairs.length === 0 ? key : `${key} ${pairs.join('')}`;
 	}
 
@@ -272,8 +274,9 @@ export class Moves {
 		// The last one of a group is never left out.
 		const last = this.places.get(kept.at(-1) ?? -1) ?? -1;
 		const closed = state.closed | this.fillers.closedBy(last);
-		const to = { page: page + 1, next, fillers, closed, ...over };
-		if (this.pairsOf.length === 0) return { ...to, pairs: state.pairs };
+		const { top, host } = over;
+		if (this.pairsOf.length === 0)
+			return { page: page + 1, next, fillers, pairs: state.pairs, top, host, closed };
 		const faces = this.problem.pages[page]?.pair !== undefined;
 		const pairs: number[] = [];
 		for (const [pair, { first, second }] of this.pairsOf.entries()) {
@@ -286,7 +289,7 @@ export class Moves {
 			else if (hasFirst) pairs.push(faces ? 1 : 2);
 			else pairs.push(status === 0 ? 0 : 2);
 		}
-		return { ...to, pairs };
+		return { page: page + 1, next, fillers, pairs, top, host, closed };
 	}
 }
 

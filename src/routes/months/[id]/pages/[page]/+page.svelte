@@ -14,6 +14,7 @@
 	import BlockHandles from '$lib/ui/page/BlockHandles.svelte';
 	import BlockOutlines from '$lib/ui/page/BlockOutlines.svelte';
 	import CountingCursor from '$lib/ui/page/CountingCursor.svelte';
+	import MovedOthers from '$lib/ui/month/MovedOthers.svelte';
 	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import MovedBlock from '$lib/ui/page/MovedBlock.svelte';
 	import MoveWords from '$lib/ui/page/MoveWords.svelte';
@@ -163,6 +164,7 @@
 					<a class="underline" href="/months/{desk.id}">See what would help</a>
 				</p>
 			{/if}
+			<MovedOthers {desk} />
 			<MissingLetters
 				plan={desk.plan}
 				run={desk.run}
