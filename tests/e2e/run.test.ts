@@ -62,7 +62,7 @@ describe('three ways to fit the month', () => {
 	test('a week more or less is told in pages beside each choice', async () => {
 		await page
 			.getByTestId(/^wish-/)
-			.filter({ hasText: 'p. 70' })
+			.filter({ hasText: 'Weekly pages' })
 			.first()
 			.click();
 		const weeks = page.getByRole('radiogroup', { name: 'Weeks', exact: true });
@@ -92,9 +92,26 @@ describe('what stands where', () => {
 		await expect.poll(() => onPage(69)).toContain('Habits');
 		await saved(page);
 		await undo();
-		await until(66, ['Habits', 'Brain dump']);
+		await until(66, ['Habits']);
 		await undo();
 		await undo();
+		await saved(page);
+	});
+
+	test('what else a move moves is told, and can be held', async () => {
+		await page.getByRole('button', { name: /^Quote.*on page 62$/ }).click();
+		await page.getByRole('menuitem', { name: /Send to page/ }).focus();
+		await page.keyboard.press('ArrowRight');
+		await page.getByRole('menuitem', { name: '67', exact: true }).click();
+		const told = page.getByText(/other things? moved: /);
+		await told.waitFor();
+		await page.getByRole('button', { name: 'Move only this' }).click();
+		await told.waitFor({ state: 'detached' });
+		await expect.poll(() => onPage(67)).toEqual(['Quote', 'Weather inside']);
+		await saved(page);
+		await undo();
+		await undo();
+		await until(62, ['Quote']);
 		await saved(page);
 	});
 
@@ -175,9 +192,9 @@ test('the same wishes are compared with another book and month', async () => {
 	await page.getByRole('heading', { name: 'The same wishes elsewhere' }).waitFor();
 	const used = page.getByRole('row', { name: /^Pages used/ }).getByRole('cell');
 	await expect.poll(() => used.allTextContents()).toHaveLength(2);
-	await expect.poll(async () => (await used.first().textContent())?.trim()).toBe('16');
+	await expect.poll(async () => (await used.first().textContent())?.trim()).toBe('19');
 	await page.getByRole('button', { name: 'Next month' }).click();
 	await page.getByRole('columnheader', { name: /^June 2027/ }).waitFor();
 	await page.getByRole('link', { name: 'Back to the month' }).click();
-	await page.getByText('16 pages used').waitFor();
+	await page.getByText('19 pages used').waitFor();
 });

@@ -18,6 +18,7 @@ import {
 	type CalendarPart
 } from './calendar-cells';
 import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
+import { leastSection, sectionMarks, sectionNames } from './sections';
 import { titleMarks, titleRows } from './title-band';
 
 const splitRule = numberRule({
@@ -81,9 +82,12 @@ function sums(setting: Setting, cell: Size, top: number): string {
 function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 	const top = titleRows(setting);
 	const width = cellSize.of(setting)?.w ?? Math.floor(room.w / columns);
-	return cellHeights(setting, Math.floor(tallest * width), room.h, top).flatMap((height) =>
-		pageLayout(setting, room, top, { w: width, h: height })
-	);
+	return cellHeights(
+		setting,
+		Math.floor(tallest * width),
+		room.h - sectionRows(setting),
+		top
+	).flatMap((height) => pageLayout(setting, room, top, { w: width, h: height }));
 }
 
 function pageLayout(
@@ -94,7 +98,9 @@ function pageLayout(
 ): Layout[] {
 	const { month } = setting;
 	const header = headerOf(setting);
-	const size = { w: columns * cell.w, h: top + header + month.weeks * cell.h };
+	const grid = top + header + month.weeks * cell.h;
+	const below = sectionRows(setting);
+	const size = { w: columns * cell.w, h: grid + below };
 	if (cell.w < 1 || cell.h < 1 || size.w > room.w || size.h > room.h) return [];
 	const part: CalendarPart = { origin: { x: 0, y: top }, cell, first: 0, columns };
 	return [
@@ -115,11 +121,25 @@ function pageLayout(
 			why: [
 				`7 × ${cell.w} = ${size.w} of ${room.w} across, ${room.w - size.w} over`,
 				sums(setting, cell, top),
+				...(below > 0 ? [`1 + ${below - 1} rows below for what is named`] : []),
 				...eventSums(setting, cell.h)
 			],
-			marks: () => [[...titleMarks(setting, size.w, false), ...partMarks(setting, part)]]
+			marks: () => [
+				[
+					...titleMarks(setting, size.w, false),
+					...partMarks(setting, part),
+					...(below > 0
+						? sectionMarks(setting, { x: 0, y: grid + 1, w: size.w, h: below - 1 }, 'across')
+						: [])
+				]
+			]
 		}
 	];
+}
+
+/** Rows below a calendar on one page for its sections and a free one; none where it has no sections. */
+function sectionRows(setting: Setting): number {
+	return sectionNames(setting).length > 0 ? 1 + leastSection.h : 0;
 }
 
 function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
@@ -127,7 +147,8 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 	const cell = cellSize.of(setting);
 	// Splits that leave the cells narrower than another one are taken only when they are asked for.
 	const splits = split === undefined ? [4, 5, 3, 6, 2, 1] : [split];
-	const widths = splits.map((left) => ({ left, width: cell?.w ?? widthOf(room, left) }));
+	const aside = sectionNames(setting).length > 0 ? 1 + leastSection.w : 0;
+	const widths = splits.map((left) => ({ left, width: cell?.w ?? widthOf(room, left, aside) }));
 	const widest = Math.max(...widths.map(({ width }) => width));
 	const top = titleRows(setting);
 	const height = Math.min(room.left.h, room.right.h);
@@ -144,9 +165,10 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
  * Widest cells with so many columns on the left; beyond 6 they gain no legibility (common practice), but on large pages
  * they grow with the page.
  */
-function widthOf(room: Room & { span: 'spread' }, left: number): number {
+function widthOf(room: Room & { span: 'spread' }, left: number, aside: number): number {
 	const page = Math.min(room.left.w, room.right.w);
-	return Math.min(widestFor(room, left), Math.max(6, Math.floor(page / 5)));
+	const beside = Math.floor((room.right.w - aside) / (columns - left));
+	return Math.min(widestFor(room, left), beside, Math.max(6, Math.floor(page / 5)));
 }
 
 function widestFor(room: Room & { span: 'spread' }, left: number): number {
@@ -167,6 +189,9 @@ function spreadLayout(
 	const down = top + header + month.weeks * cell.h;
 	if (cell.w < 1 || cell.h < 1 || cell.w > widestFor(room, left) || down > height) return undefined;
 	const over: [number, number] = [room.left.w - left * cell.w, room.right.w - right * cell.w];
+	const sections = sectionNames(setting);
+	const high = down - top >= sections.length * leastSection.h;
+	if (sections.length > 0 && (over[1] <= leastSection.w || !high)) return undefined;
 	const parts: [CalendarPart, CalendarPart] = [
 		{ origin: { x: over[0], y: top }, cell, first: 0, columns: left },
 		{ origin: { x: 0, y: top }, cell, first: left, columns: right }
@@ -195,6 +220,9 @@ function spreadLayout(
 			`left ${left} × ${cell.w} = ${left * cell.w} of ${room.left.w}, ${over[0]} over at the side`,
 			`right ${right} × ${cell.w} = ${right * cell.w} of ${room.right.w}, ${over[1]} over at the side`,
 			sums(setting, cell, top),
+			...(sections.length > 0
+				? [`beside the grid: ${sections.join(', ')}, ${over[1] - 1} across`]
+				: []),
 			...eventSums(setting, cell.h)
 		],
 		marks: () => [
@@ -204,7 +232,16 @@ function spreadLayout(
 				),
 				...partMarks(setting, parts[0])
 			],
-			[...partMarks(setting, parts[1]), ...sideMarks(setting, parts[1], over[1], down)]
+			[
+				...partMarks(setting, parts[1]),
+				...(sections.length > 0
+					? sectionMarks(
+							setting,
+							{ x: right * cell.w + 1, y: top, w: over[1] - 1, h: down - top },
+							'down'
+						)
+					: sideMarks(setting, parts[1], over[1], down))
+			]
 		]
 	};
 }
@@ -232,13 +269,14 @@ function partMarks(setting: Setting, part: CalendarPart): Mark[] {
 /**
  * Month calendar: header 1 + weeks × cell height. On a page the cell is floor(width / 7) wide. Over a
  * spread k columns stand left and 7 − k right of the fold, against it; what is left over are outer
- * side columns, part of the block. (Common practice.)
+ * side columns, part of the block; one to three named sections (`parts`) stand in the right one, or below on one page.
+ * (Common practice.)
  */
 export const monthGrid: Form = {
 	id: 'month-grid',
 	name: 'Month grid',
 	spans: ['spread', 'page'],
-	content: ['title', 'events'],
+	content: ['title', 'parts', 'events'],
 	rules: [titleStyle, cellSize, overflow, splitRule, restDays, datePlace, weekdayStyle, headerRows],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);

@@ -368,6 +368,7 @@ export class MonthDesk {
 	private present(history: History<KeptMonth>): void {
 		this.history = history;
 		this.moved = undefined;
+		this.moving = undefined;
 		this.saver.write(history.present);
 		this.rememberSoon();
 		this.ask();
