@@ -104,6 +104,7 @@ export const boxes = pageForm({
 	id: 'boxes',
 	name: 'Boxes',
 	content: ['title', 'parts'],
+	partsAre: 'Boxes',
 	rules: [titleStyle, ruling, frames, sideBySide, named, gapBetween],
 	layouts: (setting, there) => {
 		const half = Math.ceil(there.h / 2);

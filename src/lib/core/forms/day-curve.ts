@@ -60,6 +60,7 @@ export const dayCurve: Form = {
 	name: 'A line through the days',
 	spans: ['page', 'spread'],
 	content: ['title', 'parts'],
+	partsAre: 'Values that share it, three at most',
 	rules: [titleStyle, firstValue, lastValue, stepValue, direction],
 	layouts: (setting, room) => {
 		const scale = scaleOf(setting, usualStep);

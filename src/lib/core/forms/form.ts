@@ -111,6 +111,8 @@ export interface Form {
 	readonly wholePage?: boolean;
 	/** What of a wish's content it has a place for. */
 	readonly content: readonly ContentName[];
+	/** What its parts are called on the screen. */
+	readonly partsAre?: string;
 	/** Content that it has no use for as long as it is ruled so. */
 	readonly idle?: (rules: Rules) => readonly ContentName[];
 	/** What it can be told, in the order in which it is asked for. */
@@ -158,15 +160,17 @@ export function pageForm(spec: {
 	readonly name: string;
 	readonly wholePage?: boolean;
 	readonly content: readonly ContentName[];
+	readonly partsAre?: string;
 	readonly rules: readonly Rule[];
 	readonly layouts: (setting: Setting, there: Size) => readonly PageLayout[];
 }): Form {
-	const { id, name, wholePage, content, rules } = spec;
+	const { id, name, wholePage, content, partsAre, rules } = spec;
 	return {
 		id,
 		name,
 		wholePage,
 		content,
+		partsAre,
 		rules,
 		spans: ['page'],
 		layouts: (setting, room) => {

@@ -93,6 +93,7 @@ export const gridTable: Form = {
 	name: 'Rows by columns',
 	spans: ['page', 'spread'],
 	content: ['title', 'items', 'parts'],
+	partsAre: 'Columns',
 	rules: [titleStyle, downRule, acrossRule, cellSize],
 	layouts: (setting, room) => {
 		const longest = Math.max(1, ...rowsOf(setting).map((row) => textWidth(row, setting.hand)));

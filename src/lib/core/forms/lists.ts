@@ -46,6 +46,7 @@ export const lists = pageForm({
 	id: 'lists',
 	name: 'Lists',
 	content: ['title', 'items', 'parts'],
+	partsAre: 'Lists',
 	rules: [titleStyle, marks, lines, everySecond, sideBySide, lineHeight],
 	layouts: (setting, there) => {
 		const names = namesOf(setting);

@@ -277,6 +277,7 @@ export const monthGrid: Form = {
 	name: 'Month grid',
 	spans: ['spread', 'page'],
 	content: ['title', 'parts', 'events'],
+	partsAre: 'Sections beside it, three at most',
 	rules: [titleStyle, cellSize, overflow, splitRule, restDays, datePlace, weekdayStyle, headerRows],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);

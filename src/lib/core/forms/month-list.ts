@@ -40,6 +40,7 @@ export const monthList: Form = {
 	name: 'Month list',
 	spans: ['page', 'spread'],
 	content: ['title', 'parts', 'events'],
+	partsAre: 'Topics, four at most',
 	rules: [titleStyle, everySecond, restDays, headerRows],
 	layouts: (setting, room) =>
 		ranked(room.span === 'page' ? onPage(setting, room) : onSpread(setting, room))

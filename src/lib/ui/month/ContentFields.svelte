@@ -76,7 +76,7 @@
 {/if}
 {#if has('parts')}
 	<LinesField
-		label="Parts, one a line"
+		label="{form.partsAre ?? 'Parts'}, one a line"
 		name="{own} parts"
 		value={content.parts ?? []}
 		format={nameLines}
