@@ -95,6 +95,18 @@ describe('ordinary months', () => {
 		}
 	});
 
+	test('have a page for each page of a week, which nothing joins', () => {
+		for (const { plan, run } of months)
+			for (const { pieces, wish } of run.blocks) {
+				const [{ page }] = pieces;
+				if (pieces.length > 1 || !isKind(plan, 'weekly-pages')(wish)) continue;
+				const here = run.blocks.filter((other) =>
+					other.pieces.some((piece) => piece.page === page)
+				);
+				expect(here).toHaveLength(1);
+			}
+	});
+
 	test('have calendar cells that events can be written into', () => {
 		for (const { run } of months)
 			for (const { form, facts } of run.blocks)

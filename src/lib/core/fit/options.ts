@@ -58,7 +58,8 @@ export function pageChoices(
 	const offer = (room: Size, more: number) => {
 		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }, all))
 			if (choice.room.span === 'page' && ((whole && more === 0) || !choice.form.wholePage)) {
-				const { w, h } = choice.room;
+				// A page of a week is the week's own: a page count means pages.
+				const { w, h } = wish.part ? room : choice.room;
 				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra) });
 			}
 	};
@@ -73,6 +74,7 @@ export function pageChoices(
 		// Halves with the free square between them: 19 of 40 rows.
 		const half = { w: Math.floor((room.w - 1) / 2), h: Math.floor((room.h - 1) / 2) };
 		offer(room, 0);
+		if (wish.part) continue;
 		if (half.h > 0) offer({ w: room.w, h: half.h }, halved);
 		if (half.w > 0) offer({ w: half.w, h: room.h }, halved);
 		if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
@@ -82,7 +84,7 @@ export function pageChoices(
 		(a, b) => a.w <= b.w && a.h <= b.h,
 		({ w, h }) => w * h
 	);
-	if (!thorough) return usual;
+	if (!thorough || wish.part) return usual;
 	const least = rooms.flatMap((room) =>
 		leastSizes(plan, wish, room).flatMap(({ choice, ...size }): PageChoice[] => {
 			if (choice.form.wholePage) return [];

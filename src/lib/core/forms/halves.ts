@@ -5,8 +5,8 @@ import { ranked, type Form, type Layout, type Room, type Setting } from './form'
 import { titleRows } from './title-band';
 
 const gap = 1;
-/** Liked less than a month in one piece, and far more than none. */
-const cost = 15;
+/** Liked less than a month in one piece, even under a title on one row, and far more than none. */
+const cost = 50;
 
 /**
  * A form with a row a day that also comes in two halves, days 1 to 16 and 17 to the last, where its page is too low for

@@ -134,7 +134,7 @@ function inHalves(setting: Setting, room: Room & { span: 'page' }, chart: Chart)
 	return [
 		{
 			room: { span: 'page', ...size },
-			discomfort: chart.discomfort + 5,
+			discomfort: chart.discomfort,
 			stretches: false,
 			facts: { rows: goals.length, header, title: top, label, days, load, abreast: 2 },
 			why: [
