@@ -77,6 +77,7 @@ export const anyContent: fc.Arbitrary<Content> = fc.record(
 	{
 		title: fc.string({ maxLength: 14 }),
 		items: fc.array(anyItem, { maxLength: 12 }),
+		unit: fc.constantFrom('kg', 'steps a day'),
 		note: fc.constantFrom('half an hour counts', 'x'),
 		levels: fc.constantFrom(['fair', 'glassy', 'choppy', 'fog'], ['up', 'down']),
 		columns: fc.array(

@@ -94,6 +94,7 @@ export const wishSchema = record({
 	importance: oneOf(['must', 'want', 'spare']),
 	title: words(200),
 	text: words(20_000),
+	unit: words(20),
 	note: words(1000),
 	items: list(item, 0, 200),
 	columns: list(

@@ -107,8 +107,13 @@ export const restDays = choiceRule({
 	more: true,
 	options: [
 		['weekend', 'Saturday and Sunday'],
-		['sunday', 'Sunday'],
+		['monday', 'Monday'],
+		['tuesday', 'Tuesday'],
+		['wednesday', 'Wednesday'],
+		['thursday', 'Thursday'],
 		['friday', 'Friday'],
+		['saturday', 'Saturday'],
+		['sunday', 'Sunday'],
 		['none', 'none tinted']
 	],
 	usual: 'weekend'

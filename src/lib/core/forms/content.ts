@@ -46,6 +46,8 @@ export interface Content {
 	readonly title?: string;
 	/** Words of a quote. */
 	readonly text?: string;
+	/** What a scale counts, such as kg. */
+	readonly unit?: string;
 	/** What counts as done, written below a tracker. */
 	readonly note?: string;
 	readonly items?: readonly Item[];
@@ -64,6 +66,7 @@ export type ContentName = keyof Content;
 export const contentNames: readonly ContentName[] = [
 	'title',
 	'text',
+	'unit',
 	'items',
 	'note',
 	'columns',

@@ -4,7 +4,16 @@ import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { titleSum } from './rows';
-import { firstValue, lastValue, scaleOf, stepValue, valuesAcross, type Scale } from './scale';
+import {
+	firstValue,
+	lastValue,
+	scaleOf,
+	stepValue,
+	unitMarks,
+	unitWidth,
+	valuesAcross,
+	type Scale
+} from './scale';
 import { titleMarks, titleRows } from './title-band';
 import { datesOfWeek } from './week-boxes-list';
 
@@ -41,7 +50,7 @@ function scaleIn(setting: Setting, bar: number): BarScale | undefined {
 export const dayBars = pageForm({
 	id: 'day-bars',
 	name: 'A bar a day',
-	content: ['title'],
+	content: ['title', 'unit'],
 	rules: [titleStyle, firstValue, lastValue, stepValue, barLength, headerRows],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
@@ -83,7 +92,12 @@ function bars(setting: Setting, y: number, scale: BarScale, texts: number): Mark
 	const before = (shown[0] ?? 1) - 1;
 	const bar = scale.steps * scale.each;
 	const marks: Mark[] = [
-		...(y > titleRows(setting) ? valuesAcross(setting, scale, scale.each, y - 1) : []),
+		...(y > titleRows(setting)
+			? [
+					...valuesAcross(setting, scale, scale.each, y - 1),
+					...unitMarks(setting, { x: 0, y: y - 1, w: unitWidth(setting, scale), h: 1 })
+				]
+			: []),
 		...dayColumn(setting, shown, { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: scale.each, h: 1 }, scale.steps, days)
 	];

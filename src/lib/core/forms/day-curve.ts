@@ -9,6 +9,8 @@ import {
 	lastValue,
 	scaleOf,
 	stepValue,
+	unitMarks,
+	unitWidth,
 	valuesAcross,
 	valuesUp,
 	valueWidth,
@@ -59,7 +61,7 @@ export const dayCurve: Form = {
 	id: 'day-curve',
 	name: 'A line through the days',
 	spans: ['page', 'spread'],
-	content: ['title', 'parts'],
+	content: ['title', 'unit', 'parts'],
 	partsAre: 'Values that share it, three at most',
 	rules: [titleStyle, firstValue, lastValue, stepValue, direction],
 	layouts: (setting, room) => {
@@ -115,6 +117,7 @@ function inLines(setting: Setting, room: PageRoom, scale: Scale, lines: 1 | 2): 
 						const y = top + (part - 1) * (scale.steps * step + header + gap);
 						return [
 							...valuesUp(setting, scale, step, y),
+							...unitMarks(setting, { x: 0, y: y + scale.steps * step, w: label, h: 1 }),
 							...chartAcross(shown, scale, step, { x: label, y })
 						];
 					}),
@@ -161,6 +164,7 @@ function overFold(setting: Setting, room: Room & { span: 'spread' }, scale: Scal
 				[
 					...titleMarks(setting, label + left, false),
 					...valuesUp(setting, scale, step, top),
+					...unitMarks(setting, { x: 0, y: top + scale.steps * step, w: label, h: 1 }),
 					...chartAcross(daysFrom(1, left), scale, step, { x: label, y: top }),
 					...legend(setting, label + left, h - below)
 				].map((mark) => move(mark, { x: indent, y: 0 })),
@@ -192,6 +196,12 @@ function down(setting: Setting, room: PageRoom, scale: Scale): Layout[] {
 				[
 					...titleMarks(setting, w, false),
 					...valuesAcross(setting, scale, step, top),
+					...unitMarks(setting, {
+						x: 0,
+						y: top,
+						w: unitWidth(setting, { ...scale, each: step }),
+						h: 1
+					}),
 					...dayColumn(setting, daysFrom(1, days), { x: 0, y: top + header }),
 					...frame({ x: dayLabelWidth, y: top + header, w: w - dayLabelWidth, h: days }),
 					line(0, top + header, dayLabelWidth, top + header),

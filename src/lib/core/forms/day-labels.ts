@@ -4,6 +4,17 @@ import type { Dot } from '../paper';
 import { restDays } from './common-rules';
 import type { Setting } from './form';
 
+/** Days of the week as numbers go, from 0 on. */
+const weekdays: readonly string[] = [
+	'sunday',
+	'monday',
+	'tuesday',
+	'wednesday',
+	'thursday',
+	'friday',
+	'saturday'
+];
+
 /** Squares that a day's number and the first letter of its weekday take. */
 export const dayLabelWidth = 2;
 
@@ -17,16 +28,8 @@ export function weekdayInitial({ locale, month }: Setting, day: number): string 
 export function restsOn(setting: Setting, day: number): boolean {
 	const weekday = weekdayOf(setting.month, day);
 	const rest = restDays.of(setting);
-	switch (rest) {
-		case 'weekend':
-			return isRestDay(weekday);
-		case 'sunday':
-			return weekday === 0;
-		case 'friday':
-			return weekday === 5;
-		case 'none':
-			return false;
-	}
+	if (rest === 'none') return false;
+	return rest === 'weekend' ? isRestDay(weekday) : weekday === weekdays.indexOf(rest);
 }
 
 /** Number and initial of a day, one square each. */

@@ -113,6 +113,8 @@ export interface Form {
 	readonly content: readonly ContentName[];
 	/** What its parts are called on the screen. */
 	readonly partsAre?: string;
+	/** What must be told below it, besides what is told of any tracker. */
+	readonly notes?: (setting: Setting) => readonly string[];
 	/** Content that it has no use for as long as it is ruled so. */
 	readonly idle?: (rules: Rules) => readonly ContentName[];
 	/** What it can be told, in the order in which it is asked for. */

@@ -3,7 +3,7 @@ import type { Size } from '../paper';
 import { everySecond, lineHeight, sideBySide, titleStyle } from './common-rules';
 import { pageForm, type PageLayout, type Setting } from './form';
 import { titleSum } from './rows';
-import { choiceRule, numberRule } from './rule';
+import { choiceRule, flagRule, numberRule } from './rule';
 import { titleMarks, titleRows } from './title-band';
 
 const gap = 1;
@@ -33,6 +33,10 @@ const lines = numberRule({
 	chosen: ({ rows }) => rows
 });
 
+const dated = flagRule({ name: 'dated', label: 'room for a date at the end' });
+/** Squares for a date at the end of a line. */
+const dateRoom = 3;
+
 /** Names of the lists; one without a name where none is named. */
 function namesOf({ content }: Setting): readonly string[] {
 	return content.parts && content.parts.length > 0 ? content.parts : [''];
@@ -47,7 +51,7 @@ export const lists = pageForm({
 	name: 'Lists',
 	content: ['title', 'items', 'parts'],
 	partsAre: 'Lists',
-	rules: [titleStyle, marks, lines, everySecond, sideBySide, lineHeight],
+	rules: [titleStyle, marks, lines, dated, everySecond, sideBySide, lineHeight],
 	layouts: (setting, there) => {
 		const names = namesOf(setting);
 		const wanted = sideBySide.of(setting);
@@ -147,7 +151,12 @@ function listMarks(
 				...(words
 					? [text(words, { x: x + start, y: foot - 1, w: w - start, h: 1 }, 'hand', 'start')]
 					: []),
-				line(x + start, foot, x + w, foot)
+				...(dated.of(setting) && w > start + dateRoom + 1
+					? [
+							line(x + start, foot, x + w - dateRoom - 1, foot),
+							line(x + w - dateRoom, foot, x + w, foot)
+						]
+					: [line(x + start, foot, x + w, foot)])
 			];
 		})
 	];

@@ -24,7 +24,8 @@ const names = choiceRule({
 		['above', 'above'],
 		['below', 'below'],
 		['left', 'at the left, upwards'],
-		['right', 'at the right, upwards']
+		['right', 'at the right, upwards'],
+		['key', 'as numbers, with a key below']
 	],
 	usual: 'above'
 });
@@ -102,7 +103,10 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 	const one = oneOf(setting, a.c);
 	const top = titleRows(setting);
 	const headings = rowsOf(setting, a.across).filter(({ heading }) => heading).length;
-	const cut = items.filter((item) => fitLabel(item, one.name, setting).lacking > 0);
+	const cut =
+		names.of(setting) === 'key'
+			? []
+			: items.filter((item) => fitLabel(item, one.name, setting).lacking > 0);
 	const gaps = (count: number, gap: number) =>
 		count > 1 ? ` + ${count - 1} ${count === 2 ? 'gap' : 'gaps'} of ${gap}` : '';
 	const why = [
@@ -155,8 +159,11 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 function named(setting: Setting, item: Item, c: number): Mark[] {
 	const side = names.of(setting);
 	const { w, h } = miniMonthSize(setting, c, false);
-	const { label } = fitLabel(item, oneOf(setting, c).name, setting);
-	const at = { x: side === 'left' ? 1 : 0, y: side === 'above' ? 1 : 0 };
+	const label =
+		side === 'key'
+			? String(itemsOf(setting).findIndex(({ name }) => name === item.name) + 1)
+			: fitLabel(item, oneOf(setting, c).name, setting).label;
+	const at = { x: side === 'left' ? 1 : 0, y: ['above', 'key'].includes(side) ? 1 : 0 };
 	const calendar = (isWeekly(item) ? weekBoxMarks : miniMonthMarks)(setting, c, at);
 	const turned = (x: number): Mark => ({
 		...text(label, { x, y: 0, w: 1, h }, 'hand', 'start'),
@@ -164,6 +171,7 @@ function named(setting: Setting, item: Item, c: number): Mark[] {
 	});
 	switch (side) {
 		case 'above':
+		case 'key':
 			return [text(label, { x: 0, y: 0, w, h: 1 }, 'hand', 'start'), ...calendar];
 		case 'below':
 			return [...calendar, text(label, { x: 0, y: h, w, h: 1 }, 'hand', 'start')];
@@ -186,6 +194,14 @@ export const miniCalendarSet: Form = {
 	spans: ['page'],
 	content: ['title', 'items'],
 	rules: [titleStyle, sideBySide, squareCell, names, gapBetween, datePlace, weekdayStyle],
+	notes: (setting) =>
+		names.of(setting) === 'key'
+			? [
+					itemsOf(setting)
+						.map(({ name }, index) => `${index + 1} ${name}`)
+						.join(', ')
+				]
+			: [],
 	layouts: (setting, room) => {
 		const there = pageSize(room);
 		const asked = squareCell.of(setting);

@@ -69,7 +69,7 @@ export function withNotes(form: Form, groups: 'headings' | 'below' = 'below'): F
 		content: [...form.content, 'note'],
 		rules: [...form.rules, done, missed, showGoals],
 		layouts: (setting, room) => {
-			const notes = notesOf(setting, groups === 'below');
+			const notes = [...(form.notes?.(setting) ?? []), ...notesOf(setting, groups === 'below')];
 			if (notes.length === 0) return form.layouts(setting, room);
 			return layoutsAbove(form, setting, room, noteHeights, (width) =>
 				belowIn(setting, notes, width)

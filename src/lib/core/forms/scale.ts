@@ -1,6 +1,7 @@
 import { text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import { dayLabelWidth } from './day-labels';
+import type { Rect } from '../paper';
 import type { Setting } from './form';
 import { numberRule } from './rule';
 
@@ -33,6 +34,21 @@ export function scaleOf(setting: Setting, usualStep = percent.step): Scale {
 /** Squares that a scale's longest value takes, two at least. */
 export function valueWidth({ hand }: Setting, { first, step, steps }: Scale): number {
 	return Math.max(2, textWidth(String(first + steps * step), hand));
+}
+
+/** The unit of a scale in the squares beside its values; nothing where it has none, or where there are none. */
+export function unitMarks({ content }: Setting, place: Rect): Mark[] {
+	return content.unit && place.w > 0 ? [text(content.unit, place, 'hand', 'start')] : [];
+}
+
+/** Squares before the first value in a row of them. */
+export function unitWidth(setting: Setting, scale: Scale & { readonly each: number }): number {
+	const first = Math.min(
+		...valuesAcross(setting, scale, scale.each, 0).flatMap((mark) =>
+			mark.kind === 'text' ? [mark.x] : []
+		)
+	);
+	return Math.min(first, dayLabelWidth + scale.each);
 }
 
 /** Values in a row over their lines, as many of them as do not touch, the last one always. */

@@ -296,3 +296,32 @@ test('year boxes are named by the month', () => {
 	expect(best('boxes', { named: 'months' }, page(28, 40))).toMatchObject({ capacity: 12 });
 	expect(textsOf('boxes', { named: 'months' }, page(28, 40)).flat()).toContain('December');
 });
+
+test('a scale says its unit', () => {
+	const weight = { first: 55, last: 65, step: 1, unit: 'kg' };
+	for (const id of ['day-bars', 'day-curve'])
+		expect(textsOf(id, weight, page(28, 40)).flat(), id).toContain('kg');
+	expect(textsOf('day-curve', weight, spread(28, 28)).flat()).toContain('kg');
+});
+
+test('any day of the week may be the one of rest', () => {
+	const tints = (restDays: string) =>
+		marksOf('month-grid', { restDays }).filter((mark) => mark.kind === 'tint').length;
+	// May 2027 begins on a Saturday and ends on a Monday.
+	expect([tints('monday'), tints('tuesday'), tints('saturday')]).toEqual([5, 4, 5]);
+});
+
+test('goals have room for a date where it is asked for', () => {
+	const wish = { lines: 3, marks: 'number' };
+	const ends = (dated: boolean) =>
+		marksOf('lists', { ...wish, dated }).filter(
+			(mark) => mark.kind === 'line' && mark.x1 === 25 && mark.x2 === 28
+		).length;
+	expect([ends(false), ends(true)]).toEqual([0, 3]);
+});
+
+test('names stand on a key below', () => {
+	const wish = { items: [{ name: 'Lights out by nine' }, { name: 'Walk' }], names: 'key' };
+	const texts = textsOf('mini-calendar-set', wish, page(28, 40)).flat();
+	expect(texts.join(' ')).toContain('1 Lights out by nine, 2 Walk');
+});

@@ -47,6 +47,15 @@
 			oninput={(event) => onchange({ text: event.currentTarget.value || undefined })}></textarea>
 	</div>
 {/if}
+{#if has('unit')}
+	<TextField
+		label="Unit"
+		value={content.unit ?? ''}
+		placeholder="none"
+		most={20}
+		onchange={(unit) => onchange({ unit: unit || undefined })}
+	/>
+{/if}
 {#if has('items')}
 	<LinesField
 		label="Names, one a line (a shorter form after “ / ”, a sign after another, a rhythm as “(3 a week)”, a group as “# health”)"
