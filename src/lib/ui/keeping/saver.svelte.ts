@@ -63,9 +63,13 @@ export class Saver<T> {
 		void this.work();
 	}
 
-	/** Takes up what was not kept when this page was left, on top of the revision that it was based on. */
-	recover(revision: number, content: T): void {
+	/**
+	 * Takes up what was not kept when this page was left, on top of the revision that it was based on. It, or something
+	 * before it (`sent`), may have been on its way then, and be kept all the same.
+	 */
+	recover(revision: number, content: T, sent: readonly T[] = []): void {
 		this.revision = revision;
+		this.unanswered = [...sent, content];
 		this.write(content);
 	}
 

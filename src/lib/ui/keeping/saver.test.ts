@@ -73,6 +73,19 @@ test('what is refused is not sent again by itself', async () => {
 	expect(sent).toHaveLength(1);
 });
 
+test('what was on its way when the page was left is no conflict with oneself', async () => {
+	const { sent, send } = server();
+	const saver = new Saver<string>(1, send, () => undefined);
+	saver.recover(1, 'third', ['first', 'second']);
+	// The second had reached the server before the page was left.
+	sent[0]?.answer({ kind: 'conflict', revision: 2, ours: (lost) => lost === 'second' });
+	await soon();
+	expect(sent[1]).toMatchObject({ revision: 2, content: 'third' });
+	sent[1]?.answer({ kind: 'written', revision: 3 });
+	await soon();
+	expect(saver.settled).toBe(true);
+});
+
 test('a write whose answer was lost is no conflict with oneself', async () => {
 	vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
 	const { sent, send } = server();

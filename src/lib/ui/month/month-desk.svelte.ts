@@ -47,6 +47,8 @@ export interface DeskInput {
 }
 
 const rememberMs = 300;
+/** Steps of which one may have been on its way when the page was left. */
+const mostOnTheWay = 20;
 /** After such a pause typing begins a step of its own. */
 const pauseMs = 2000;
 
@@ -193,7 +195,8 @@ export class MonthDesk {
 		else if (found.saved) this.history = step(found.history, this.month);
 		else {
 			this.history = { ...found.history, last: undefined };
-			this.saver.recover(found.revision, found.history.present);
+			const { past, present } = found.history;
+			this.saver.recover(found.revision, present, past.slice(-mostOnTheWay));
 		}
 	}
 
@@ -318,7 +321,10 @@ export class MonthDesk {
 	setDrawn(page: number, drawn: boolean): void {
 		const known = this.month.drawn;
 		if (drawn) this.change({ drawn: drawPage(this.plan, this.run, known, page) });
-		else if (known) this.change({ drawn: undrawPage(known, page) });
+		else if (known) {
+			const left = undrawPage(known, page);
+			this.change({ drawn: left.pages.length > 0 ? left : undefined });
+		}
 	}
 
 	/** What the next month in the book has to do with this one's run: how many pages later it begins now. */
@@ -346,7 +352,9 @@ export class MonthDesk {
 	}
 
 	removeCut(id: string): void {
-		this.change({ cuts: this.cuts.filter((cut) => cut.id !== id) });
+		const left = this.cuts.filter((cut) => cut.id !== id);
+		// As the server keeps it: no cuts are none, not an empty list.
+		this.change({ cuts: left.length > 0 ? left : undefined });
 	}
 
 	/** The plan with a cut that is not made yet. */
