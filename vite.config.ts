@@ -1,15 +1,12 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
-import { availableParallelism } from 'node:os';
 
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
 	build: { assetsInlineLimit: 0 },
 	test: {
-		// Browser tests wait for their programs half of the time: as many workers as cores, and time enough for each.
-		maxWorkers: availableParallelism(),
 		projects: [
 			{
 				extends: true,

@@ -1,4 +1,4 @@
-import { execFile, spawnSync } from 'node:child_process';
+import { execFile, spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { bin, ensureBuilt, ensureInstalled, run } from './lib.mjs';
 
@@ -21,8 +21,12 @@ const checks = [
 	counted('format', ['prettier', '--check', '--log-level', 'warn', '.'])
 ];
 process.env.HORARIUM_BUILD = ensureBuilt();
-for (const check of checks) add(await check);
-add(vitest());
+// Browser tests want a core and a half, so only one file of them runs at a time, beside all others.
+const tests = [
+	vitest('unit tests, referees', ['unit', 'oracles']),
+	vitest('browser tests', ['browser'])
+];
+for (const check of [...checks, ...tests]) add(await check);
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed > 0 ? 1 : 0);
@@ -64,21 +68,35 @@ function counted(name, [program = '', ...args]) {
 }
 
 /**
- * Unit tests, referees and browser tests; a run that breaks off counts as failed.
- * @returns {Count}
+ * Tests of some projects, one file at a time; a run that breaks off counts as failed. What it says is shown as it goes.
+ * @param {string} name
+ * @param {string[]} projects
+ * @returns {Promise<Count>}
  */
-function vitest() {
-	const file = `${results}/vitest.json`;
-	const ok = step('unit tests, referees, browser tests', [
-		'vitest',
-		'run',
-		'--reporter=default',
-		'--reporter=json',
-		`--outputFile.json=${file}`
-	]);
-	if (!existsSync(file)) return { passed: 0, failed: 1 };
-	const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
-	return { passed: numPassedTests, failed: Math.max(numFailedTests, ok ? 0 : 1) };
+function vitest(name, projects) {
+	const file = `${results}/${projects.join('-')}.json`;
+	const child = spawn(
+		process.execPath,
+		[
+			bin('vitest'),
+			'run',
+			...projects.map((project) => `--project=${project}`),
+			'--maxWorkers=1',
+			'--reporter=default',
+			'--reporter=json',
+			`--outputFile.json=${file}`
+		],
+		{ stdio: 'inherit' }
+	);
+	return new Promise((resolve) => {
+		child.on('close', (status) => {
+			console.log(`\n— ${name}: ${status === 0 ? 'passed' : 'failed'}`);
+			if (!existsSync(file)) return resolve({ passed: 0, failed: 1 });
+			const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
+			const failed = Math.max(numFailedTests, status === 0 ? 0 : 1);
+			resolve({ passed: numPassedTests, failed });
+		});
+	});
 }
 
 /** Installs Debian's chromium where no browser is found. */

@@ -100,8 +100,14 @@ test('the focus goes to what was made, or to its neighbour', async () => {
 	await page.locator('[data-draft] input:focus').waitFor();
 	await page.getByRole('button', { name: 'Make this cut' }).click();
 	await expect.poll(focused).toMatch(/^Change/);
+	// Without the cut again, and kept so before the page is left.
+	const kept = page.waitForResponse((response) => {
+		const request = response.request();
+		return request.method() === 'PUT' && !request.postData()?.includes('"cuts"');
+	});
 	await page.getByRole('button', { name: /^Remove/ }).click();
 	await expect.poll(focused).toMatch(/^Add a cut/);
+	await kept;
 
 	await page.goto(month, { waitUntil: 'networkidle' });
 	const trigger = page.getByRole('button', { name: /^Loaves.*on page/ });
@@ -110,7 +116,7 @@ test('the focus goes to what was made, or to its neighbour', async () => {
 	await page.getByRole('menuitem', { name: '78', exact: true }).click();
 	await page.getByRole('button', { name: /^Loaves.*on page 78/ }).waitFor();
 	await expect.poll(focused).toMatch(/^Loaves/);
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 
 	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
 	await page

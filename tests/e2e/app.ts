@@ -90,7 +90,7 @@ export async function openWindow(
 		reducedMotion: 'reduce',
 		...options
 	});
-	// Two test files share two cores.
+	// Other tests run beside.
 	context.setDefaultTimeout(90_000);
 	const page = await context.newPage();
 	return { context, page, troubles: watch(page) };
