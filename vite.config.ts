@@ -14,7 +14,7 @@ export default defineConfig({
 					name: 'unit',
 					include: ['src/**/*.test.ts'],
 					environment: 'node',
-					testTimeout: 60_000
+					testTimeout: 300_000
 				}
 			},
 			{
@@ -23,7 +23,7 @@ export default defineConfig({
 					name: 'oracles',
 					include: ['tests/oracles/**/*.test.ts'],
 					environment: 'node',
-					testTimeout: 60_000
+					testTimeout: 300_000
 				}
 			},
 			{
@@ -32,8 +32,8 @@ export default defineConfig({
 					name: 'browser',
 					include: ['tests/e2e/**/*.test.ts'],
 					environment: 'node',
-					testTimeout: 180_000,
-					hookTimeout: 180_000,
+					testTimeout: 300_000,
+					hookTimeout: 300_000,
 					expect: { poll: { timeout: 30_000 } }
 				}
 			}

@@ -28,8 +28,7 @@ const ofSpread = async (pages: string, choice: string) => {
 	await page.getByRole('button', { name: `Spread ${pages}` }).click();
 	await page.getByRole('menuitem', { name: choice }).click();
 };
-const until = (number: number, names: string[]) =>
-	expect.poll(() => onPage(number), { timeout: 10_000 }).toEqual(names);
+const until = (number: number, names: string[]) => expect.poll(() => onPage(number)).toEqual(names);
 
 describe('three ways to fit the month', () => {
 	test('are worked out, switched between, and taken back', async () => {

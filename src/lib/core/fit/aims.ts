@@ -16,9 +16,9 @@ export interface Prices {
 /** Worst discomfort that a form gives a block. */
 export const worstForm = 100;
 /** What it costs, once a page, where something else shares a page of a spread that is liked alone there. */
-export const shared = 60;
+const shared = 60;
 /** What each purpose on a page costs beyond the first: more than a page. */
-export const stranger = 45;
+const stranger = 45;
 /** Worst that one block can cost in comfort, company included. */
 export const worst = worstForm + shared;
 

@@ -1,8 +1,8 @@
 import { frame, line, text, type LineMark, type Mark } from '../draw';
-import { monthName, weekdayNames } from '../month';
 import type { Rect, Size } from '../paper';
 import { gapBetween, sideBySide, titleStyle } from './common-rules';
 import { pageForm, type PageLayout, type Setting } from './form';
+import { partNames } from './part-names';
 import { titleSum } from './rows';
 import { choiceRule } from './rule';
 import { titleMarks, titleRows } from './title-band';
@@ -62,17 +62,7 @@ interface Arrangement {
 }
 
 function namesOf(setting: Setting): readonly string[] {
-	const { content, locale, month } = setting;
-	switch (named.of(setting)) {
-		case 'months':
-			return Array.from({ length: 12 }, (_, index) =>
-				monthName(locale, { year: 2023, month: index + 1 }, 'long')
-			);
-		case 'weekdays':
-			return weekdayNames(locale, month.weekStart, 'long');
-		case 'parts':
-			return content.parts && content.parts.length > 0 ? content.parts : usualNames;
-	}
+	return partNames(named.of(setting), setting, 'long', usualNames);
 }
 
 /** The arrangement with the largest boxes, a little wider than high; undefined where they would be too small. */

@@ -50,6 +50,16 @@ export const sideBySide = numberRule({
 	chosen: ({ across }) => across
 });
 
+/** Which way the days of a chart run. */
+export const daysRun = openChoice({
+	name: 'days',
+	label: 'Days run',
+	options: [
+		['across', 'across'],
+		['down', 'down']
+	]
+});
+
 /** Squares from line to line. */
 export const lineHeight = numberRule({
 	name: 'lineHeight',

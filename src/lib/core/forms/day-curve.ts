@@ -1,9 +1,8 @@
-import { titleStyle } from './common-rules';
+import { daysRun, titleStyle } from './common-rules';
 import { frame, line, move, text, type Mark } from '../draw';
 import { ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { dayColumn, dayLabelWidth, dayRow, daysFrom } from './day-labels';
 import { titleSum } from './rows';
-import { openChoice } from './rule';
 import {
 	firstValue,
 	lastValue,
@@ -24,15 +23,6 @@ const gap = 1;
 const widest = 2;
 const usualStep = 10;
 const mostNames = 3;
-
-const direction = openChoice({
-	name: 'days',
-	label: 'Days run',
-	options: [
-		['across', 'across'],
-		['down', 'down']
-	]
-});
 
 /** Names of the values that share the chart, written below it; none where none are named. */
 function namesOf({ content }: Setting): readonly string[] {
@@ -63,10 +53,10 @@ export const dayCurve: Form = {
 	spans: ['page', 'spread'],
 	content: ['title', 'unit', 'parts'],
 	partsAre: 'Values that share it, three at most',
-	rules: [titleStyle, firstValue, lastValue, stepValue, direction],
+	rules: [titleStyle, firstValue, lastValue, stepValue, daysRun],
 	layouts: (setting, room) => {
 		const scale = scaleOf(setting, usualStep);
-		const wanted = direction.of(setting);
+		const wanted = daysRun.of(setting);
 		if (room.span === 'spread')
 			return wanted === 'down' ? [] : ranked(overFold(setting, room, scale));
 		// One way a room: what is drawn in a smaller one is then the same.

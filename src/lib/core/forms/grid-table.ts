@@ -2,8 +2,9 @@ import { choiceRule, openChoice } from './rule';
 import { titleStyle, cellSize } from './common-rules';
 import { grid, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
-import { monthName, weekdayNames } from '../month';
+import { weekdayNames } from '../month';
 import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
+import { partNames, partsOf } from './part-names';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import { datesOfWeek } from './week-boxes-list';
@@ -39,21 +40,7 @@ const acrossRule = choiceRule({
 
 /** Column labels: the wish's parts, the days of a week, the twelve months, or the parts of a day. */
 function columnsOf(setting: Setting): readonly string[] {
-	const { locale, month } = setting;
-	switch (acrossRule.of(setting)) {
-		case 'months':
-			return Array.from({ length: 12 }, (_, index) =>
-				monthName(locale, { year: 2023, month: index + 1 }, 'narrow')
-			);
-		case 'weekdays':
-			return weekdayNames(locale, month.weekStart, 'narrow');
-		case 'parts':
-			return partsOf(setting);
-	}
-}
-
-function partsOf({ content }: Setting): readonly string[] {
-	return content.parts && content.parts.length > 0 ? content.parts : usualParts;
+	return partNames(acrossRule.of(setting), setting, 'narrow', usualParts);
 }
 
 /** Row labels: the wish's items, the days of a week, the weeks' dates; of a week across, the parts of a day. */
@@ -65,10 +52,10 @@ function rowsOf(setting: Setting): readonly string[] {
 		case 'weeks':
 			return Array.from({ length: month.weeks }, (_, row) => datesOfWeek(setting, row));
 		case 'items':
-			return items.length > 0 ? items : partsOf(setting);
+			return items.length > 0 ? items : partsOf(setting, usualParts);
 		case 'weekdays':
 			return acrossRule.of(setting) === 'weekdays'
-				? partsOf(setting)
+				? partsOf(setting, usualParts)
 				: weekdayNames(locale, month.weekStart, 'short');
 	}
 }

@@ -52,7 +52,7 @@ export function beginsWeek({ month }: Setting, day: number): boolean {
 }
 
 /** “3×”, or “3–4×” where it is from so many to so many. */
-export function goalOf({ goal = 0, upTo }: Item): string {
+function goalOf({ goal = 0, upTo }: Item): string {
 	return upTo !== undefined && upTo > goal ? `${goal}–${upTo}×` : `${goal}×`;
 }
 

@@ -2,6 +2,7 @@ import { frame, line, text, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { everySecond, lineHeight, sideBySide, titleStyle } from './common-rules';
 import { pageForm, type PageLayout, type Setting } from './form';
+import { partsOf } from './part-names';
 import { titleSum } from './rows';
 import { choiceRule, flagRule, numberRule } from './rule';
 import { titleMarks, titleRows } from './title-band';
@@ -38,8 +39,8 @@ const dated = flagRule({ name: 'dated', label: 'room for a date at the end' });
 const dateRoom = 3;
 
 /** Names of the lists; one without a name where none is named. */
-function namesOf({ content }: Setting): readonly string[] {
-	return content.parts && content.parts.length > 0 ? content.parts : [''];
+function namesOf(setting: Setting): readonly string[] {
+	return partsOf(setting, ['']);
 }
 
 /**

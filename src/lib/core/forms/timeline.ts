@@ -1,4 +1,4 @@
-import { titleStyle } from './common-rules';
+import { daysRun, titleStyle } from './common-rules';
 import { grid, line, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import type { Dot } from '../paper';
@@ -6,7 +6,6 @@ import { pageSize, ranked, type Form, type Layout, type Room, type Setting } fro
 import { dayColumn, dayLabelWidth, dayRow, daysFrom } from './day-labels';
 import { daysAcross, daysAcrossRoom, daysAcrossSums } from './days-across';
 import { titleSum } from './rows';
-import { openChoice } from './rule';
 import { titleMarks, titleRows } from './title-band';
 import type { Goal } from './content';
 
@@ -29,15 +28,6 @@ function loadOn(goals: readonly Goal[], day: number): number {
 	return goals.filter(({ from, to, slack = 0 }) => from <= day && day <= to + slack).length;
 }
 
-const direction = openChoice({
-	name: 'days',
-	label: 'Days run',
-	options: [
-		['across', 'across'],
-		['down', 'down']
-	]
-});
-
 /** What is the same for every way to rule a timeline. */
 interface Chart {
 	readonly goals: readonly Goal[];
@@ -58,7 +48,7 @@ export const timeline: Form = {
 	name: 'Goal timeline',
 	spans: ['spread', 'page'],
 	content: ['title', 'goals'],
-	rules: [titleStyle, direction],
+	rules: [titleStyle, daysRun],
 	layouts: (setting, room) => {
 		const goals = goalsOf(setting);
 		const { days } = setting.month;
@@ -74,7 +64,7 @@ export const timeline: Form = {
 
 /** One way a room: what is drawn in a smaller one is then the same. */
 function waysIn(setting: Setting, room: Room, chart: Chart): Layout[] {
-	const wanted = direction.of(setting);
+	const wanted = daysRun.of(setting);
 	const across = wanted === 'down' ? [] : acrossDays(setting, room, chart);
 	if (across.length > 0 || room.span === 'spread') return across;
 	const halves = wanted === 'down' ? [] : inHalves(setting, room, chart);

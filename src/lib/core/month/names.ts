@@ -44,6 +44,13 @@ export function monthName(locale: string, month: YearMonth, width: NameWidth = '
 	return formatter(locale, `month ${width}`, { month: width }).format(date);
 }
 
+/** Names of the twelve months, in the platform's words. */
+export function monthNames(locale: string, width: NameWidth = 'long'): readonly string[] {
+	return Array.from({ length: 12 }, (_, index) =>
+		monthName(locale, { year: 2023, month: index + 1 }, width)
+	);
+}
+
 /** Month and year ("May 2027"), ordered as the locale has it. */
 export function monthTitle(locale: string, month: YearMonth): string {
 	const date = Date.UTC(month.year, month.month - 1, 1);

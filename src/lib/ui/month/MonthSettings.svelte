@@ -3,7 +3,7 @@
 		firstYear,
 		formatMonth,
 		lastYear,
-		monthName,
+		monthNames,
 		monthShape,
 		weekdayNames,
 		type WeekStart
@@ -37,9 +37,9 @@
 		<Select
 			label="Month"
 			value={String(month.month)}
-			options={Array.from({ length: 12 }, (_, index) => ({
+			options={monthNames(desk.plan.locale).map((label, index) => ({
 				value: String(index + 1),
-				label: monthName(desk.plan.locale, { year: month.year, month: index + 1 })
+				label
 			}))}
 			onchange={(number) =>
 				desk.change({ month: formatMonth({ ...month, month: Number(number) }) })}

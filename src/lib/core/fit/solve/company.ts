@@ -14,7 +14,7 @@ export type Host = number;
 export const keptPage: Host = -1;
 
 /** How many bits are set. */
-export function bits(mask: number): number {
+function bits(mask: number): number {
 	let count = 0;
 	for (let left = mask; left > 0; left &= left - 1) count++;
 	return count;
