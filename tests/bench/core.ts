@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import { kinds } from '../../src/lib/core/catalogue';
+import { begin, idGiver, kinds } from '../../src/lib/core/catalogue';
 import { openingAt, usableOf, type Cut } from '../../src/lib/core/cuts';
 import { choicesIn, pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
 import { countsIn, pageGuide } from '../../src/lib/core/guide';
@@ -36,10 +36,11 @@ export async function benchCore(): Promise<void> {
 		await measure(50, () => run.pages.map(({ number }) => pageGuide(tenWishes, run, number)))
 	);
 	reportCounts(tenWishes);
-	const wishes = Array.from({ length: 30 }, (_, index) => {
-		const kind = kinds[(index * 7) % kinds.length];
-		return { ...kind?.start, id: `w${index}`, kind: kind?.id ?? 'cover' };
-	});
+	const freeId = idGiver([]);
+	const wishes = Array.from(
+		{ length: 30 },
+		(_, index) => kinds[(index * 5) % kinds.length]
+	).flatMap((kind) => (kind ? [begin(kind, freeId)] : []));
 	const thirty = planWith(wishes);
 	const room = { span: 'page', w: 28, h: 40 } as const;
 	report(

@@ -150,9 +150,41 @@ const anyPlaceWish: fc.Arbitrary<Partial<Wish>> = fc.oneof(
 	})
 );
 
+/** Members of a wish: most have none. */
+const anyMembers: fc.Arbitrary<Omit<Wish, 'id'>[]> = fc.oneof(
+	{ weight: 4, arbitrary: fc.constant<Omit<Wish, 'id'>[]>([]) },
+	fc.array(
+		fc
+			.tuple(
+				anyWishBody,
+				fc.record(
+					{
+						room: fc.constantFrom('left', 'right', 'below', 'page', 'picture'),
+						spot: fc.record({
+							x: fc.integer({ min: 0, max: 20 }),
+							y: fc.integer({ min: 0, max: 30 })
+						})
+					},
+					{ requiredKeys: [] }
+				)
+			)
+			.map(([{ span: _span, side: _side, filler: _filler, ...body }, place]) => ({
+				...body,
+				...place
+			})),
+		{ minLength: 1, maxLength: 3 }
+	)
+);
+
 export const anyWishes: fc.Arbitrary<Wish[]> = fc
-	.array(fc.tuple(anyWishBody, anyPlaceWish), { maxLength: 12 })
-	.map((bodies) => bodies.map(([body, place], index) => ({ ...body, ...place, id: `w${index}` })));
+	.array(fc.tuple(anyWishBody, anyPlaceWish, anyMembers), { maxLength: 12 })
+	.map((bodies) =>
+		bodies.map(([body, place, members], index) => {
+			const wish: Wish = { ...body, ...place, id: `w${index}` };
+			if (members.length === 0 || wish.weeks) return wish;
+			return { ...wish, members: members.map((own, at) => ({ ...own, id: `w${index}m${at}` })) };
+		})
+	);
 
 export const anyHand: fc.Arbitrary<Hand> = fc.record({
 	lettersPerSquare: fc.constantFrom(1, 1.5, 2, 3),

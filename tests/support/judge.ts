@@ -1,6 +1,6 @@
 import { kinds } from '../../src/lib/core/catalogue';
 import type { Plan, Run } from '../../src/lib/core/fit';
-import type { Weeks } from '../../src/lib/core/wish';
+import type { Weeks, Wish } from '../../src/lib/core/wish';
 
 /** Kinds that move freely unless a wish says otherwise. */
 const fillerKinds = new Set(kinds.filter(({ filler }) => filler).map(({ id }) => id));
@@ -21,12 +21,25 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 				notebook.freePages.some((range) => range.first <= number && number <= range.last)
 		};
 	};
-	const taken = new Map<string, string>();
+	const taken = new Map<string, string[]>();
 	const perPage = new Map<number, number>();
+	const hosts = new Map(
+		plan.wishes.flatMap((wish) => membersIn(wish).map(({ id, host }) => [id, host] as const))
+	);
+	/** Whether one lives in the other, however deep. */
+	const lives = (inner: string, outer: string): boolean => {
+		const host = hosts.get(inner);
+		return host !== undefined && (host === outer || lives(host, outer));
+	};
 	for (const block of run.blocks) {
+		if (block.host?.wish !== hosts.get(block.wish) && !block.drawnWith)
+			broken.push(`${block.wish} does not live where it should`);
+		const home = run.blocks.find(({ wish }) => wish === block.host?.wish);
+		if (home && !block.pieces.every(({ page }) => home.pieces.some((own) => own.page === page)))
+			broken.push(`${block.wish} is not on a page of ${home.wish}`);
 		for (const { page, rect } of block.pieces) {
 			const { columns, rows, free } = grid(page);
-			perPage.set(page, (perPage.get(page) ?? 0) + 1);
+			if (!block.host) perPage.set(page, (perPage.get(page) ?? 0) + 1);
 			if (!free) broken.push(`${block.wish} lies on page ${page}, which is not free`);
 			if (![rect.x, rect.y, rect.w, rect.h].every(Number.isInteger))
 				broken.push(`${block.wish} is not in whole squares`);
@@ -35,8 +48,11 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 			for (let x = rect.x; x < rect.x + rect.w; x++)
 				for (let y = rect.y; y < rect.y + rect.h; y++) {
 					const square = `${page} ${x} ${y}`;
-					if (taken.has(square)) broken.push(`${block.wish} lies on ${taken.get(square)}`);
-					taken.set(square, block.wish);
+					const there = taken.get(square) ?? [];
+					for (const other of there)
+						if (!lives(block.wish, other) && !lives(other, block.wish))
+							broken.push(`${block.wish} lies on ${other}`);
+					taken.set(square, [...there, block.wish]);
 				}
 		}
 		const [left, right] = block.pieces;
@@ -58,6 +74,7 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 			if (
 				wish?.pin?.alone &&
 				other !== block &&
+				!lives(other.wish, block.wish) &&
 				other.pieces.some(({ page }) => page === left.page)
 			)
 				if (!plan.wishes.some(({ id, pin }) => id === other.wish && pin?.page === left.page))
@@ -66,7 +83,8 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 		const size = wish?.pin?.w === undefined ? wish?.size : { w: wish.pin.w, h: wish.pin.h };
 		// Over the fold a size means rows.
 		const wrong = size && ((!right && left.rect.w !== size.w) || left.rect.h !== size.h);
-		if (wrong && !filler) broken.push(`${block.wish} has not the size asked for`);
+		// Of a wish with members a size is that of all together.
+		if (wrong && !filler && !wish?.members) broken.push(`${block.wish} has not the size asked for`);
 	}
 	for (const [page, count] of perPage)
 		if (count > 8) broken.push(`page ${page} holds ${count} wishes`);
@@ -96,6 +114,14 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 		if (Math.abs(own - other) !== 1 || Math.min(own, other) % 2 !== 0)
 			broken.push(`${id} does not face ${facing}`);
 	}
+	for (const { id, host } of plan.wishes.flatMap(membersIn)) {
+		const placed = run.blocks.filter((block) => block.wish === id).length;
+		const lost = run.unplaced.filter((unplaced) => unplaced.wish === id).length;
+		// What its host loses goes with it.
+		const wanted = run.blocks.some((block) => block.wish === host && !block.drawnWith) ? 1 : 0;
+		if (placed + lost !== wanted && !run.blocks.some(({ drawnWith }) => drawnWith))
+			broken.push(`${id} is placed ${placed} and lost ${lost} times of ${wanted} in ${host}`);
+	}
 	for (const wish of plan.wishes) {
 		const placed = run.blocks.filter((block) => block.wish === wish.id).length;
 		const lost = run.unplaced.filter((unplaced) => unplaced.wish === wish.id).length;
@@ -104,6 +130,14 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 			broken.push(`${wish.id} is placed ${placed} and lost ${lost} times of ${wanted}`);
 	}
 	return broken;
+}
+
+/** What lives in a wish, and in what of it. */
+function membersIn(wish: Wish): { readonly id: string; readonly host: string }[] {
+	return (wish.members ?? []).flatMap((member) => [
+		{ id: member.id, host: wish.id },
+		...membersIn(member)
+	]);
 }
 
 /** Blocks of a weekly set, counted day by day on the calendar of the platform. */

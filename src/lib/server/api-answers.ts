@@ -1,4 +1,4 @@
-import { completed } from '$lib/core/catalogue';
+import { allCompleted } from '$lib/core/catalogue';
 import { PackingCache, planRun, type Plan } from '$lib/core/fit';
 import { readJson, planSchema, runDocument, toPlan, type Fault } from '$lib/core/formats';
 import { pageGuide, sentenceOf } from '$lib/core/guide';
@@ -57,7 +57,7 @@ export async function answer(request: ApiRequest): Promise<Response> {
 	const large: Fault | undefined = sizeFault(document.value.wishes);
 	if (large) return tooMuch(large);
 	// A request says what it wants; a file that was saved also says by its silence what was taken away.
-	const plan = toPlan({ ...document.value, wishes: document.value.wishes.map(completed) });
+	const plan = toPlan({ ...document.value, wishes: allCompleted(document.value.wishes) });
 	const cache = new PackingCache();
 	const run = planRun(plan, cache);
 	switch (route) {

@@ -1,5 +1,5 @@
 import type { Fault } from '$lib/core/formats';
-import type { Wish } from '$lib/core/wish';
+import { allWishes, type Wish } from '$lib/core/wish';
 
 /** So many blocks are planned at once; a full year of weekly spreads has some sixty. */
 export const mostBlocks = 400;
@@ -7,7 +7,7 @@ const weeksOfMonth = 6;
 
 /** What is too much about some wishes: every week of a set, and every page of a week of four, is a block. */
 export function sizeFault(wishes: readonly Wish[]): Fault | undefined {
-	const blocks = wishes.reduce((sum, { weeks }) => {
+	const blocks = allWishes(wishes).reduce((sum, { weeks }) => {
 		if (!weeks) return sum + 1;
 		return sum + weeksOfMonth * (weeks.pagesPerWeek === 4 ? 4 : 1);
 	}, 0);

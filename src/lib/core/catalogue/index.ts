@@ -1,3 +1,4 @@
+export * from './begin';
 export * from './completed';
 export * from './kinds';
 export * from './starting-set';

@@ -33,8 +33,13 @@ export interface Kind {
 	/** Over a spread it is liked alone. */
 	readonly ownSpread?: boolean;
 	/** What a new wish of this kind starts with. */
-	readonly start: Omit<Wish, 'id' | 'kind'>;
+	readonly start: Omit<Wish, 'id' | 'kind' | 'members'> & {
+		readonly members?: readonly MemberStart[];
+	};
 }
+
+/** What a member starts with besides what its kind does. */
+export type MemberStart = Omit<Wish, 'id' | 'members'>;
 
 type Forms = Kind['forms'];
 type Start = Kind['start'];
@@ -55,6 +60,23 @@ const names = (...list: string[]) => list.map((name) => ({ name }));
 const columns = (...list: [name: string, width: number][]) =>
 	list.map(([name, width]) => ({ name, width }));
 const filler = { filler: true } as const;
+
+/** A named list of so many lines, as a member. */
+const list = (title: string, lines: number, marks = 'box'): MemberStart => ({
+	kind: 'tasks',
+	title,
+	form: 'lists',
+	rules: { lists: { lines, marks } }
+});
+
+/** A tracker as a small calendar, as a member. */
+const small = (kind: string, title: string): MemberStart => ({
+	kind,
+	title,
+	form: 'mini-calendar',
+	items: [],
+	rules: { 'mini-calendar': { cell: 1 } }
+});
 
 export const kinds: readonly Kind[] = [
 	// Title pages have stood on the right for as long as books have been bound.
@@ -155,19 +177,96 @@ export const kinds: readonly Kind[] = [
 	),
 	kind(
 		'plan',
+		'composed',
+		'Composed page',
+		'A page of your own making: a title, and whatever you put on it.',
+		['composed'],
+		{ title: 'My page', members: [{ kind: 'tasks' }, { kind: 'notes' }] }
+	),
+	kind(
+		'plan',
 		'month-plan',
 		'Month plan',
 		'What comes first, what if there is time, small things, and a box a week.',
-		['week-boxes-list', 'box'],
-		{ title: 'Month plan' }
+		['composed', 'week-boxes-list', 'box'],
+		{
+			title: 'Month plan',
+			members: [
+				list('First', 3, 'number'),
+				list('If there is time', 5),
+				list('Small things', 5),
+				{ kind: 'week-check-in', title: 'Week by week' }
+			]
+		}
+	),
+	kind(
+		'plan',
+		'overview',
+		'Overview',
+		'The month on one page: a small calendar, goals, what is due.',
+		['composed'],
+		{
+			title: 'Overview',
+			members: [
+				{
+					kind: 'mood',
+					title: 'Days',
+					form: 'mini-calendar',
+					rules: { 'mini-calendar': { cell: 2 } }
+				},
+				{ kind: 'goals' },
+				{ kind: 'deadlines' }
+			]
+		}
 	),
 	kind(
 		'plan',
 		'dashboard',
 		'Dashboard',
-		'One block with the parts one looks at most.',
-		['boxes', 'lists', 'grid-table', 'box'],
-		{ title: 'At a glance', parts: ['First', 'Then', 'Wait for', 'Home'] }
+		'What one looks at most, on one page: trackers, a log, boxes.',
+		['composed', 'boxes', 'lists', 'grid-table', 'box'],
+		{
+			title: 'At a glance',
+			members: [
+				small('mood', 'Mood'),
+				small('wellness', 'Stretch'),
+				small('steps', 'Steps'),
+				{ kind: 'exercise-log', rules: { table: { entries: 8 } } },
+				{ kind: 'currently', parts: ['First', 'Then', 'Wait for', 'Home'] }
+			]
+		}
+	),
+	kind(
+		'track',
+		'health-page',
+		'Health page',
+		'Nights, steps and weight on one page.',
+		['composed'],
+		{
+			title: 'Health',
+			members: [{ kind: 'sleep' }, { kind: 'steps' }, { kind: 'weight' }]
+		}
+	),
+	kind(
+		'log',
+		'cash-page',
+		'Cash page',
+		'What went out, what came in, what is to be bought.',
+		['composed'],
+		{
+			title: 'Cash',
+			members: [
+				{ kind: 'spending', rules: { table: { entries: 20 } } },
+				{
+					kind: 'spending',
+					title: 'Income',
+					columns: columns(['From', 6], ['Sum ¤', 4]),
+					rules: { table: { entries: 6 } }
+				},
+				{ kind: 'shopping-list', title: 'To buy' },
+				{ kind: 'wish-list', title: 'Can wait' }
+			]
+		}
 	),
 	kind('plan', 'timetable', 'Timetable', 'The hours of a usual week.', ['grid-table'], {
 		title: 'Timetable',

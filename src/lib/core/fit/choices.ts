@@ -12,7 +12,8 @@ import {
 	type Span
 } from '../forms';
 import { monthShape } from '../month';
-import { withRule, type RulesByForm, type Wish } from '../wish';
+import type { Rect } from '../paper';
+import { allWishes, withRule, type RulesByForm, type Wish } from '../wish';
 import { worstForm } from './aims';
 import type { Plan } from './plan';
 
@@ -27,6 +28,24 @@ export interface Choice extends Layout {
 	readonly form: Form;
 	/** The wish as it is ruled: with what it left open settled. */
 	readonly as: Wish;
+	/** What lives in its rooms; missing where the wish has no members. */
+	readonly inside?: Inside;
+}
+
+/** A member in a room of its host. */
+export interface Guest {
+	readonly choice: Choice;
+	readonly room: string;
+	/** On which of the host's pages, counted from the host's first dot there. */
+	readonly on: 0 | 1;
+	readonly rect: Rect;
+}
+
+/** Members as they stand in their host's rooms, and those that find no place there. */
+export interface Inside {
+	readonly guests: readonly Guest[];
+	readonly left: readonly Wish[];
+	readonly discomfort: number;
 }
 
 /** The setting in which a plan's wish is ruled with a form. */
@@ -50,7 +69,9 @@ function expectedOf(plan: Plan, wish: Wish): Pick<Setting, 'expected'> {
 				expected: { lines: monthShape(plan.month, plan.weekStart).days, why: 'are one a day' }
 			};
 		case 'a line a title': {
-			const titled = plan.wishes.filter(({ id, title }) => id !== wish.id && title).length;
+			const titled = allWishes(plan.wishes).filter(
+				({ id, title }) => id !== wish.id && title
+			).length;
 			return { expected: { lines: titled, why: 'things of this month have a title' } };
 		}
 		case undefined:
@@ -62,17 +83,31 @@ function expectedOf(plan: Plan, wish: Wish): Pick<Setting, 'expected'> {
 const written = ['items', 'columns', 'parts', 'goals', 'events', 'levels'] as const;
 
 /**
- * Forms a wish may take: the one it names, or those of its kind that have a place for all that the person wrote
- * otherwise than the kind starts with, the liked one first.
+ * Forms a wish may take: the one it names, or those of its kind that have rooms for its members and a place for all that
+ * the person wrote otherwise than the kind starts with, the liked one first.
  */
-export function formsOf(wish: Wish): Form[] {
+export function formsOf(wish: Wish): readonly Form[] {
+	const known = formsKnown.get(wish);
+	if (known) return known;
+	const found = ableForms(wish);
+	formsKnown.set(wish, found);
+	return found;
+}
+
+/** They are asked for over and over, and wishes never change. */
+const formsKnown = new WeakMap<Wish, readonly Form[]>();
+
+function ableForms(wish: Wish): readonly Form[] {
 	const kind = kindOf(wish);
 	const ids = wish.form ? [wish.form] : kind.forms;
 	const forms = ids.flatMap((id) => formById(id) ?? []);
 	const own = written.filter(
 		(name) => (wish[name]?.length ?? 0) > 0 && !same(wish[name], kind.start[name])
 	);
-	const able = forms.filter(({ content }) => own.every((name) => content.includes(name)));
+	const able = forms.filter(
+		({ content, rooms }) =>
+			own.every((name) => content.includes(name)) && (rooms !== undefined || !wish.members?.length)
+	);
 	return able.length > 0 ? able : forms;
 }
 
@@ -98,10 +133,10 @@ export function isFiller(wish: Wish): boolean {
 }
 
 /**
- * All choices of a wish in a room, the most comfortable first. A title that is left open is written on a single row
+ * All choices of a wish in a room, its members left aside, the most comfortable first. A title that is left open is written on a single row
  * where no drawn one fits or none is as comfortable; with `thorough` wherever it can be.
  */
-export function choicesIn(plan: Plan, wish: Wish, room: Room, thorough = false): Choice[] {
+export function ruledIn(plan: Plan, wish: Wish, room: Room, thorough = false): Choice[] {
 	const choices = formsIn(wish, room).flatMap(({ form, other }) => {
 		const [drawn = [], written = []] = settled(wish, form).map(({ as, cost }) =>
 			form.layouts(settingOf(plan, as, form), room).map((layout): Choice => {

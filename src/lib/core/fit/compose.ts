@@ -1,13 +1,17 @@
-import { formById, type Facts, type Room } from '../forms';
+import { formById, pageSize, type Room } from '../forms';
 import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
 import { grown } from './grow';
+import { footprintOf } from './hosting';
 import type { Part } from './parts';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
+import { blocksOf, inRoom, unseated, type Seated } from './seated';
+import { allWishes } from '../wish';
+import { overFold } from './pinned';
 import { obstaclesOn, type PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
-import { onPageOf, sheetsOf, usableSquares, within } from './sheets';
+import { onPageOf, sheetsOf, usableSquares } from './sheets';
 import type { Place, Solution } from './solve';
 
 /** A block on its way into the run. */
@@ -37,16 +41,16 @@ export function compose(
 		return option ? [{ part: item.part, choice: option.choice, cost: option.cost, place }] : [];
 	});
 	const alone = (page: number) => placed.filter(({ place }) => onBoth(place, page)).length === 1;
-	const blocks = [
-		...drawnBlocks(plan),
-		...fixed.map(({ choice, room, pieces }) => block(plan, choice, room, pieces, 0)),
+	const seated = [
+		...fixed.map((held): Seated => ({ ...held, discomfort: 0 })),
 		...placed.flatMap((own) => {
 			const whole = alone(own.place.page) && alone(own.place.page + 1);
-			return overSpread(plan, planned, whole ? grownOver(plan, planned, own) : own);
+			return overSpread(planned, whole ? grownOver(plan, planned, own) : own);
 		}),
 		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
 	];
-	const order = new Map(plan.wishes.map(({ id }, index) => [id, index]));
+	const blocks = [...drawnBlocks(plan), ...seated.flatMap((own) => blocksOf(plan, own))];
+	const order = new Map(allWishes(plan.wishes).map(({ id }, index) => [id, index]));
 	const rank = ({ wish }: Block) => order.get(wish) ?? -1;
 	blocks.sort(
 		(a, b) =>
@@ -64,6 +68,7 @@ export function compose(
 		const reason = reasonFor(plan, wish, blocks);
 		return { wish: wish.id, ...(label === undefined ? {} : { part: label }), reason };
 	});
+	unplaced.push(...seated.flatMap(({ choice }) => unseated(choice)));
 	return {
 		pages,
 		blocks,
@@ -87,26 +92,10 @@ function rectsOn(blocks: readonly Block[], page: number): Rect[] {
 	);
 }
 
-/**
- * A block with the sums of what will be drawn there, the form's first layout in its room; in squares of
- * the page where the choice it was planned with comes out the same.
- */
-function block(plan: Plan, choice: Choice, room: Room, pieces: Pieces, discomfort: number): Block {
-	const { as } = choice;
-	const [drawn = choice] = choice.form.layouts(settingOf(plan, as, choice.form), room);
-	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
-	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why };
-}
-
-/** Whether two rulings differ in nothing but what is left over beside them. */
-function sameRuling(a: Facts, b: Facts): boolean {
-	return JSON.stringify({ ...a, over: 0 }) === JSON.stringify({ ...b, over: 0 });
-}
-
 /** Blocks that are in the book already, with their sums as they were. */
 function drawnBlocks(plan: Plan): Block[] {
 	return (plan.drawn?.blocks ?? []).flatMap((drawn): Block[] => {
-		const { wish, drawnWith, form } = drawn;
+		const { wish, drawnWith, host, form } = drawn;
 		const [first, second] = drawn.pieces;
 		if (!first) return [];
 		const { gutter } = plan.notebook;
@@ -119,7 +108,7 @@ function drawnBlocks(plan: Plan): Block[] {
 		const setting = settingOf({ ...plan, ...drawnWith }, wish, ruled);
 		const { facts, why } = ruled.layouts(setting, room)[0] ?? { facts: {}, why: [] };
 		const shown = { wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why };
-		return [drawnWith ? { ...shown, drawnWith } : shown];
+		return [{ ...shown, ...(drawnWith ? { drawnWith } : {}), ...(host ? { host } : {}) }];
 	});
 }
 
@@ -144,25 +133,16 @@ function grownOver(plan: Plan, { sheets, fixed }: PlannedProblem, own: Placed): 
 		right: right.size,
 		gutter: plan.notebook.gutter
 	};
-	const [layout] = choice.form.layouts(settingOf(plan, choice.as, choice.form), room);
-	if (!layout || layout.discomfort > choice.discomfort) return own;
-	return { ...own, choice: { ...choice, ...layout, discomfort: choice.discomfort } };
+	return { ...own, choice: inRoom(plan, choice, room) ?? choice };
 }
 
-function overSpread(
-	plan: Plan,
-	{ sheets }: PlannedProblem,
-	{ choice, cost, place }: Placed
-): Block[] {
+/** What lies over the fold, against it on both pages. */
+function overSpread({ sheets }: PlannedProblem, { choice, cost, place }: Placed): Seated[] {
 	const left = sheets[place.page];
 	const right = sheets[place.page + 1];
 	const { room } = choice;
 	if (place.span !== 'spread' || room.span !== 'spread' || !left || !right) return [];
-	const pieces: Pieces = [
-		{ page: left.page.number, rect: { ...left.origin, ...room.left } },
-		{ page: right.page.number, rect: { ...right.origin, ...room.right } }
-	];
-	return [block(plan, choice, room, pieces, cost)];
+	return [{ choice, room, pieces: overFold(left, right, room, left.origin.y), discomfort: cost }];
 }
 
 /** Blocks of one page, arranged around what is fixed there and what a spread takes of it. */
@@ -171,7 +151,7 @@ function onPage(
 	planned: PlannedProblem,
 	placed: readonly Placed[],
 	page: number
-): Block[] {
+): Seated[] {
 	const sheet = planned.sheets[page];
 	const own = placed.flatMap(({ place, ...rest }) =>
 		place.span === 'page' && place.page === page
@@ -180,11 +160,7 @@ function onPage(
 	);
 	if (!sheet || own.length === 0) return [];
 	const { number } = sheet.page;
-	const bands = placed
-		.flatMap((other) => overSpread(plan, planned, other))
-		.flatMap(({ pieces }) => pieces.filter((piece) => piece.page === number))
-		.flatMap(({ rect }) => within(rect, sheet.origin, sheet.size))
-		.map((rect) => ({ ...rect, x: 0, w: sheet.size.w }));
+	const bands = placed.flatMap(({ choice, place }) => bandOn(choice, place, page, sheet.size));
 	const taken = [...obstaclesOn(sheet, planned.fixed), ...bands];
 	const rects = arrange(
 		sheet.size,
@@ -193,6 +169,8 @@ function onPage(
 			rect,
 			grow: (now, others) => {
 				if (wish.size && !filler) return now;
+				// What reaches beyond its own block was offered all that there is.
+				if (choice.inside && !choice.form.wholePage) return now;
 				const larger = choice.stretches ? stretched(sheet.size, others, now) : now;
 				if (larger !== now && fills(plan, choice, { span: 'page', w: larger.w, h: larger.h }))
 					return larger;
@@ -203,9 +181,25 @@ function onPage(
 	return own.map(({ choice, cost, rect }, index) => {
 		const final = rects[index] ?? rect;
 		const room: Room = { span: 'page', w: final.w, h: final.h };
-		const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, final) }];
-		return block(plan, choice, room, pieces, cost);
+		if (!choice.inside) {
+			const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, final) }];
+			return { choice, room, pieces, discomfort: cost };
+		}
+		const ruled = inRoom(plan, choice, room) ?? choice;
+		const pieces: Pieces = [
+			{ page: number, rect: { ...onPageOf(sheet, final), ...pageSize(ruled.room) } }
+		];
+		return { choice: ruled, room: ruled.room, pieces, discomfort: cost };
 	});
+}
+
+/** The rows that a spread takes of a page, its members included. */
+function bandOn(choice: Choice, place: Place, page: number, size: Size): Rect[] {
+	const taken = footprintOf(choice);
+	if (place.span !== 'spread' || taken.span !== 'spread') return [];
+	if (page !== place.page && page !== place.page + 1) return [];
+	const { h } = page === place.page ? taken.left : taken.right;
+	return [{ x: 0, y: 0, w: size.w, h }];
 }
 
 /** A block's own squares, without those that keep its neighbours away. */

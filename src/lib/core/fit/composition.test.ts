@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { planWith } from '../../../../tests/support/arbitraries';
 import { randomFrom } from '../../../../tests/support/problems';
-import { kindById, kinds, type Purpose } from '../catalogue';
+import { begin, kindById, kinds, type Purpose } from '../catalogue';
 import type { Wish } from '../wish';
-import { planRun, type Plan, type Run } from '.';
+import { ownBlocks, planRun, type Plan, type Run } from '.';
 
 // How practitioners compose a month: common practice, without a published source.
 
@@ -25,7 +25,7 @@ function ordinaryPlan(seed: number, spreads: boolean): Plan {
 	const wish = (kind: string): Wish => {
 		const found = kindById(kind);
 		if (!found) throw new RangeError(kind);
-		return { ...found.start, kind, id: `${kind}-${Math.floor(random() * 1e9)}` };
+		return begin(found, (id) => `${id}-${Math.floor(random() * 1e9)}`);
 	};
 	const others = inOrder.flatMap((purpose) =>
 		kinds
@@ -118,7 +118,7 @@ describe('ordinary months', () => {
 			// Over spreads parting a page may take two.
 			if (seed % 2 === 0 || run.blocks.some(({ pieces }) => pieces.length > 1)) continue;
 			for (const { number } of run.pages) {
-				const here = run.blocks.filter(({ pieces }) => pieces[0].page === number);
+				const here = ownBlocks(run).filter(({ pieces }) => pieces[0].page === number);
 				const purposes = new Set(here.map(({ wish }) => purposeOf(plan, wish)));
 				expect(purposes.size, `month ${seed}, page ${number}`).toBeLessThanOrEqual(1);
 			}
@@ -128,7 +128,7 @@ describe('ordinary months', () => {
 	test('have a free square between neighbours', () => {
 		for (const { run } of months)
 			for (const { number } of run.pages) {
-				const rects = run.blocks.flatMap(({ pieces }) =>
+				const rects = ownBlocks(run).flatMap(({ pieces }) =>
 					pieces.flatMap(({ page, rect }) => (page === number ? [rect] : []))
 				);
 				for (const [at, a] of rects.entries())

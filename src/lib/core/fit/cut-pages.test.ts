@@ -121,7 +121,7 @@ describe('a month on cut leaves', () => {
 		);
 		const [calendar] = planRun(plan).blocks;
 		expect(calendar?.facts.split).toEqual([5, 2]);
-		expect(calendar?.pieces[1]?.rect.w).toBe(12);
+		expect(calendar?.pieces[1]?.rect.w).toBe(2 * 5);
 	});
 
 	test('weekly pages stay spreads beside tabs, which are left to their names', () => {

@@ -1,8 +1,10 @@
 import type { Room } from '../forms';
-import type { Pin, Wish } from '../wish';
+import { intoHost, outOfHost, wishById, withChanged, type Pin, type Wish } from '../wish';
 import { contains, gridOf, overlaps, pageOf, type Rect } from '../paper';
-import { choicesIn, misfitIn, type Choice } from './choices';
+import { misfitIn, type Choice } from './choices';
+import { choicesIn } from './hosting';
 import type { Block, Piece, Pieces, Plan, Run } from './plan';
+import { roomAt, type OpenRoom } from './rooms';
 import { usableSquares } from './sheets';
 
 /** Why a block cannot stay where a hand has put it, or what gives way to it there. */
@@ -11,6 +13,8 @@ export type PlaceFault =
 	| { readonly kind: 'cut-away' }
 	| { readonly kind: 'not-free'; readonly page: number }
 	| { readonly kind: 'too-small'; readonly reason: string }
+	/** It would live in a room of another block from now on. */
+	| { readonly kind: 'into'; readonly wish: string }
 	/** What lies below; when it is `held`, by its own pin or because it is drawn, it cannot give way. */
 	| { readonly kind: 'over'; readonly wish: string; readonly held: boolean };
 
@@ -24,7 +28,7 @@ export interface HandPlaced {
 
 /** Whether a person can put it elsewhere: weekly pages move as a set, and what is drawn stays. */
 export function canMove(plan: Plan, { as, wish, pieces }: Block): boolean {
-	const own = plan.wishes.find(({ id }) => id === wish);
+	const own = wishById(plan.wishes, wish);
 	return (
 		own !== undefined &&
 		!own.weeks &&
@@ -59,24 +63,47 @@ export function placeByHand(plan: Plan, run: Run, block: Block, pieces: Pieces):
 			kind: 'too-small',
 			reason: misfitIn(plan, wish, room)?.reason ?? 'It is too small for anything'
 		});
+	const home = homeOf(plan, run, block, pieces);
+	if (home && home.host.wish !== block.host?.wish)
+		faults.push({ kind: 'into', wish: home.host.wish });
+	const around = home ? [home.host, ...hostsOf(run, home.host)] : [];
 	for (const other of run.blocks) {
-		if (other === block || !pieces.some((piece) => lies(other, piece))) continue;
-		if (faults.some((fault) => fault.kind === 'over' && fault.wish === other.wish)) continue;
-		faults.push({ kind: 'over', wish: other.wish, held: isHeld(plan, other) });
+		if (other === block || around.includes(other) || livesIn(run, other, block)) continue;
+		if (!pieces.some((piece) => lies(other, piece))) continue;
+		// Of what lives in something else, that gives way as a whole.
+		const [outer = other] = hostsOf(run, other)
+			.filter((host) => !around.includes(host))
+			.slice(-1);
+		if (faults.some((fault) => fault.kind === 'over' && fault.wish === outer.wish)) continue;
+		faults.push({ kind: 'over', wish: outer.wish, held: isHeld(plan, outer) });
 	}
 	return { pieces, choice, faults: faults.filter(first) };
 }
 
 /** Whether a block may be left there: what is not held gives way. */
 export function mayStay({ faults }: HandPlaced): boolean {
-	return faults.every((fault) => fault.kind === 'over' && !fault.held);
+	return faults.every((fault) => fault.kind === 'into' || (fault.kind === 'over' && !fault.held));
 }
 
-/** Wishes with a block's held where a hand has put it, at the size that it has there. */
-export function holdAt(plan: Plan, block: Block, pieces: Pieces): Wish[] {
+/**
+ * Wishes with a block's held where a hand has put it, at the size that it has there: in the room of another block, or
+ * on a page.
+ */
+export function holdAt(plan: Plan, run: Run, block: Block, pieces: Pieces): readonly Wish[] {
 	const [{ page, rect }] = pieces;
 	const { form } = block;
-	return plan.wishes.map((wish): Wish => {
+	const home = homeOf(plan, run, block, pieces);
+	if (home) {
+		const { x, y } = home.rect;
+		const place = { room: home.name, spot: { ...rect, x: rect.x - x, y: rect.y - y } };
+		const inside =
+			home.host.wish === block.host?.wish
+				? withChanged(plan.wishes, block.wish, (wish) => ({ ...wish, ...place }))
+				: intoHost(plan.wishes, block.wish, home.host.wish, place);
+		return withChanged(inside, block.wish, (wish) => ({ ...wish, form }));
+	}
+	const wishes = block.host ? outOfHost(plan.wishes, block.wish) : plan.wishes;
+	return wishes.map((wish): Wish => {
 		if (wish.id !== block.wish) return wish;
 		const alone = wish.pin?.alone ? { alone: true } : {};
 		if (pieces.length === 2) {
@@ -88,9 +115,30 @@ export function holdAt(plan: Plan, block: Block, pieces: Pieces): Wish[] {
 	});
 }
 
+/** The room in which a block would live at a place; none over the fold. */
+function homeOf(
+	plan: Plan,
+	run: Run,
+	{ wish }: Block,
+	[piece, second]: Pieces
+): OpenRoom | undefined {
+	return second ? undefined : roomAt(plan, run, wish, piece);
+}
+
+/** The blocks in whose rooms a block stands, the innermost first. */
+function hostsOf(run: Run, { host }: Block): Block[] {
+	const own = run.blocks.find(({ wish }) => wish === host?.wish);
+	return own ? [own, ...hostsOf(run, own)] : [];
+}
+
+function livesIn(run: Run, block: Block, host: Block): boolean {
+	return hostsOf(run, block).includes(host);
+}
+
 /** The wish as it is ruled when its place and form are the person's. */
-function asPlaced(plan: Plan, { as, form, wish }: Block): Wish {
-	const own = plan.wishes.find(({ id }) => id === wish);
+function asPlaced(plan: Plan, { as, form, wish, host }: Block): Wish {
+	// What a host settles for its members, such as written titles, holds as long as they live there.
+	const own = host ? as : wishById(plan.wishes, wish);
 	return { ...(own ?? as), form, span: undefined, side: undefined, size: undefined };
 }
 
@@ -114,8 +162,9 @@ function lies({ pieces }: Block, { page, rect }: Piece): boolean {
 
 /** Whether a block cannot give way: its own pin holds its place, or it is drawn. */
 function isHeld(plan: Plan, { wish, pieces }: Block): boolean {
-	const pin = plan.wishes.find(({ id }) => id === wish)?.pin;
+	const { pin, spot } = wishById(plan.wishes, wish) ?? {};
 	return (
+		spot !== undefined ||
 		pin?.x !== undefined ||
 		pin?.y !== undefined ||
 		pin?.h !== undefined ||

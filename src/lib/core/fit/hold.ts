@@ -1,10 +1,16 @@
-import type { Pin, Wish } from '../wish';
+import { formById } from '../forms';
+import { allWishes, type Pin, type Wish } from '../wish';
 import { spreadOf } from '../paper';
 import type { Block, Drawn, Plan, Run } from './plan';
 
-/** The pin that keeps a block exactly where it lies; weekly pages move only as a whole. */
-export function pinOf({ pieces, room }: Block): Pin {
+/**
+ * The pin that keeps a block exactly where it lies; weekly pages move only as a whole. What has members beyond its own
+ * block keeps its place alone: a size would leave them no room.
+ */
+export function pinOf({ as, form, pieces, room }: Block): Pin {
 	const [{ page, rect }] = pieces;
+	const beyond = as.members && !formById(form)?.wholePage;
+	if (beyond && room.span === 'page') return { page, x: rect.x, y: rect.y };
 	return room.span === 'spread' ? { page, y: rect.y, h: rect.h } : { page, ...rect };
 }
 
@@ -43,16 +49,27 @@ export function drawPage(plan: Plan, run: Run, drawn: Drawn | undefined, page: n
 	const { month, weekStart, hand, locale } = plan;
 	const drawnWith = { month, weekStart, hand, locale };
 	const known = new Set(drawn?.pages);
-	const blocks = run.blocks.filter(
+	const here = run.blocks.filter(
 		({ pieces }) =>
 			pieces.some((piece) => piece.page === page) && pieces.every((piece) => !known.has(piece.page))
+	);
+	// What lives in a block over the fold is drawn with it, on either page.
+	const own = new Set(here.flatMap(({ as }) => allWishes([as]).map(({ id }) => id)));
+	const blocks = run.blocks.filter(
+		(block) => here.includes(block) || (block.host && own.has(block.wish))
 	);
 	const pages = [page, ...blocks.flatMap(({ pieces }) => pieces.map((piece) => piece.page))];
 	return {
 		pages: [...new Set([...known, ...pages])].sort((a, b) => a - b),
 		blocks: [
 			...(drawn?.blocks ?? []),
-			...blocks.map(({ as, form, pieces }) => ({ wish: as, drawnWith, form, pieces }))
+			...blocks.map(({ as, host, form, pieces }) => ({
+				wish: as,
+				drawnWith,
+				...(host ? { host } : {}),
+				form,
+				pieces
+			}))
 		]
 	};
 }

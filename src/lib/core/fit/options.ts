@@ -1,7 +1,8 @@
 import type { Room } from '../forms';
 import type { Wish } from '../wish';
 import type { Side, Size } from '../paper';
-import { choicesIn, kindOf, type Choice } from './choices';
+import { formsOf, isFiller, kindOf, type Choice } from './choices';
+import { choicesIn, coveredBy, footprintOf, missedBy, type Taken } from './hosting';
 import type { Plan } from './plan';
 import { worst } from './aims';
 
@@ -11,14 +12,18 @@ const step = 5;
 const halved = 10;
 /** What it costs to stand on the page that the kind does not like: more than a page saved is worth. */
 const disliked = 45;
+/** What it costs a quote or a picture to stand elsewhere than facing the cover: it only breaks ties. */
+const notFacing = 5;
 /** More sizes than these of one wish multiply the states of a page and hardly ever win. */
 const mostOptions = 8;
 
-/** A choice for planning: a size on one page, or rows on both pages of a spread, and its discomfort. */
+/** A choice for planning: a size on one page, or rows on both pages of a spread, its members included, and its discomfort. */
 export type PageChoice = Size & { readonly choice: Choice; readonly cost: number };
 export interface SpreadChoice {
 	readonly left: number;
 	readonly right: number;
+	/** What it covers on each page beside what is held there; missing where nothing is. */
+	readonly covers?: Taken;
 	readonly choice: Choice;
 	readonly cost: number;
 }
@@ -28,6 +33,8 @@ export interface PageSort {
 	readonly side: Side;
 	/** The left page that the month's cover is to face. */
 	readonly beforeCover: boolean;
+	/** Some other page is that one. */
+	readonly elsewhere?: boolean;
 	/** Nothing that is held stands on it. */
 	readonly whole: boolean;
 }
@@ -46,21 +53,28 @@ export function pageChoices(
 	plan: Plan,
 	wish: Wish,
 	rooms: readonly Size[],
-	{ side, beforeCover, whole }: PageSort,
+	{ side, beforeCover, elsewhere, whole }: PageSort,
 	thorough = false
 ): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
 	if (beforeCover && !mayFaceCover(wish)) return [];
-	const extra = kindOf(wish).likes && kindOf(wish).likes !== side ? disliked : 0;
+	const { likes, purpose } = kindOf(wish);
+	const extra =
+		(likes && likes !== side ? disliked : 0) +
+		(elsewhere && purpose === 'open' && isFiller(wish) ? notFacing : 0);
 	// Where pages come first, or nothing else helps, every title may be written.
 	const all = thorough || plan.aim === 'fewest-pages';
+	const wholePages = formsOf(wish).every((form) => form.wholePage);
+	if (wholePages && !whole) return [];
 	const found: PageChoice[] = [];
 	const offer = (room: Size, more: number) => {
 		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }, all))
-			if (choice.room.span === 'page' && ((whole && more === 0) || !choice.form.wholePage)) {
+			if ((whole && more === 0) || !choice.form.wholePage) {
+				const taken = footprintOf(choice);
+				if (taken.span !== 'page') continue;
 				// A page of a week is the week's own: a page count means pages.
-				const { w, h } = wish.part ? room : choice.room;
-				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra) });
+				const { w, h } = wish.part ? room : taken;
+				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra, choice) });
 			}
 	};
 	if (wish.size) {
@@ -68,13 +82,13 @@ export function pageChoices(
 		if (rooms.every((room) => w > room.w || h > room.h)) return [];
 		// An exact size is ruled as well as it can be, on squares that stay free if need be.
 		const [choice] = choicesIn(plan, wish, { span: 'page', w, h });
-		return choice ? [{ w, h, choice, cost: rated(choice.discomfort + extra) }] : [];
+		return choice ? [{ w, h, choice, cost: rated(choice.discomfort + extra, choice) }] : [];
 	}
 	for (const room of rooms) {
 		// Halves with the free square between them: 19 of 40 rows.
 		const half = { w: Math.floor((room.w - 1) / 2), h: Math.floor((room.h - 1) / 2) };
 		offer(room, 0);
-		if (wish.part) continue;
+		if (wish.part || wholePages) continue;
 		if (half.h > 0) offer({ w: room.w, h: half.h }, halved);
 		if (half.w > 0) offer({ w: half.w, h: room.h }, halved);
 		if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
@@ -84,26 +98,28 @@ export function pageChoices(
 		(a, b) => a.w <= b.w && a.h <= b.h,
 		({ w, h }) => w * h
 	);
-	if (!thorough || wish.part) return usual;
+	if (!thorough || wish.part || wholePages) return usual;
 	const least = rooms.flatMap((room) =>
 		leastSizes(plan, wish, room).flatMap(({ choice, ...size }): PageChoice[] => {
 			if (choice.form.wholePage) return [];
 			const squeezed = [size.w <= (room.w - 1) / 2, size.h <= (room.h - 1) / 2];
 			const more = halved * squeezed.filter(Boolean).length;
-			return [{ ...size, choice, cost: rated(choice.discomfort + more + extra) }];
+			return [{ ...size, choice, cost: rated(choice.discomfort + more + extra, choice) }];
 		})
 	);
 	return [...usual, ...least.filter((size) => !usual.some((other) => noLarger(other, size)))];
 }
 
 function noLarger(a: PageChoice, b: PageChoice): boolean {
-	return a.w <= b.w && a.h <= b.h && a.cost <= b.cost;
+	return a.w <= b.w && a.h <= b.h && a.cost <= b.cost && missedBy(a.choice) <= missedBy(b.choice);
 }
 
 /** The least height that a wish can take at each width of a room, where it is less than at a smaller width. */
 function leastSizes(plan: Plan, wish: Wish, room: Size): (Size & { readonly choice: Choice })[] {
 	const ruled = (w: number, h: number) =>
-		choicesIn(plan, wish, { span: 'page', w, h }, true).find(({ room }) => room.span === 'page');
+		choicesIn(plan, wish, { span: 'page', w, h }, true).find(
+			({ room, inside }) => room.span === 'page' && !inside?.left.length
+		);
 	const sizes: (Size & { readonly choice: Choice })[] = [];
 	let lowest = room.h + 1;
 	for (let w = 1; w <= room.w; w++) {
@@ -122,8 +138,14 @@ function leastSizes(plan: Plan, wish: Wish, room: Size): (Size & { readonly choi
 	return sizes;
 }
 
-/** Rows that a wish can take over a spread of two pages, all of whose width it uses. */
-export function spreadChoices(plan: Plan, wish: Wish, left: Size, right: Size): SpreadChoice[] {
+/** Rows that a wish can take over a spread of two pages, in all of their width but for what is taken there. */
+export function spreadChoices(
+	plan: Plan,
+	wish: Wish,
+	left: Size,
+	right: Size,
+	taken: Taken = [[], []]
+): SpreadChoice[] {
 	if (wish.side || wish.facing !== undefined) return [];
 	const { size } = wish;
 	// Over the fold a size means rows: the width is that of both pages.
@@ -132,37 +154,56 @@ export function spreadChoices(plan: Plan, wish: Wish, left: Size, right: Size): 
 	const { gutter } = plan.notebook;
 	const rows = (page: Size) => (size ? { w: page.w, h: size.h } : page);
 	const room: Room = { span: 'spread', left: rows(left), right: rows(right), gutter };
-	const found = choicesIn(plan, wish, room).flatMap((choice): SpreadChoice[] => {
-		if (choice.room.span !== 'spread') return [];
-		const rows = { left: size?.h ?? choice.room.left.h, right: size?.h ?? choice.room.right.h };
-		const cost = rated(choice.discomfort);
-		return [{ ...rows, choice: size ? { ...choice, room } : choice, cost }];
+	const beside = taken.some(({ length }) => length > 0);
+	const found = choicesIn(plan, wish, room, false, taken).flatMap((choice): SpreadChoice[] => {
+		const taken = footprintOf(choice);
+		if (choice.room.span !== 'spread' || taken.span !== 'spread') return [];
+		const rows = { left: size?.h ?? taken.left.h, right: size?.h ?? taken.right.h };
+		const cost = rated(choice.discomfort, choice);
+		const ruled = size ? inRows(choice, size.h) : choice;
+		return [
+			{ ...rows, choice: ruled, cost, ...(beside ? { covers: coveredBy(ruled, left.w) } : {}) }
+		];
 	});
 	return few(
 		found,
-		(a, b) => a.left <= b.left && a.right <= b.right,
+		(a, b) =>
+			a.left <= b.left &&
+			a.right <= b.right &&
+			JSON.stringify(a.covers) === JSON.stringify(b.covers),
 		(option) => option.left + option.right
 	);
 }
 
-function rated(discomfort: number): number {
-	return Math.min(worst, Math.round(discomfort / step) * step);
+/** A choice over a spread in exactly so many rows. */
+export function inRows(choice: Choice, h: number): Choice {
+	const { room } = choice;
+	if (room.span === 'page') return choice;
+	return { ...choice, room: { ...room, left: { ...room.left, h }, right: { ...room.right, h } } };
+}
+
+function rated(discomfort: number, { inside }: Choice): number {
+	const most = worst * (1 + (inside?.guests.length ?? 0));
+	return Math.min(most, Math.round(discomfort / step) * step);
 }
 
 /**
  * The choices that matter, the most comfortable first: none that is no smaller and no more comfortable
  * than another, and of too many the dearest are left out, but never the smallest.
  */
-function few<T extends { readonly cost: number }>(
+function few<T extends { readonly cost: number; readonly choice: Choice }>(
 	found: readonly T[],
 	within: (a: T, b: T) => boolean,
 	area: (option: T) => number
 ): T[] {
 	const sorted = found
-		.map((option, index) => ({ option, index }))
+		.map((option, index) => ({ option, index, missed: missedBy(option.choice) }))
 		.sort(
 			(a, b) =>
-				a.option.cost - b.option.cost || area(a.option) - area(b.option) || a.index - b.index
+				a.missed - b.missed ||
+				a.option.cost - b.option.cost ||
+				area(a.option) - area(b.option) ||
+				a.index - b.index
 		)
 		.map(({ option }) => option);
 	const kept: T[] = [];

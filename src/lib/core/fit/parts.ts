@@ -16,8 +16,10 @@ export interface Part {
 
 /** Parts of a wish in the order in which they stand; one for each week and page of weekly pages. */
 export function partsOf(plan: Plan, wish: Wish): Part[] {
-	const { weeks, ...one } = wish;
-	if (!weeks) return [{ wish: one, filler: isFiller(wish) }];
+	const { weeks, ...whole } = wish;
+	if (!weeks) return [{ wish: whole, filler: isFiller(wish) }];
+	// Weeks have no rooms.
+	const { members: _, ...one } = whole;
 	const shape = monthShape(plan.month, plan.weekStart);
 	return weeklySet(shape, weeks.belong, weeks.short).flatMap(({ week, short, folded }): Part[] => {
 		const pages = short ? 1 : weeks.pagesPerWeek;

@@ -1,11 +1,12 @@
 import type { Room } from '../forms';
 import { overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
 import type { Wish } from '../wish';
-import { choicesIn, type Choice } from './choices';
-import { pageChoices, spreadChoices } from './options';
+import type { Choice } from './choices';
+import { choicesIn, type Taken } from './hosting';
+import { inRows, pageChoices, spreadChoices } from './options';
 import type { Part } from './parts';
 import type { Pieces, Plan } from './plan';
-import { facing, usableSquares, type Sheet } from './sheets';
+import { facing, usableSquares, within, type Sheet } from './sheets';
 import { emptyRects } from './space';
 
 /** A part whose place the person fixed to the dot. */
@@ -65,15 +66,18 @@ export function place(
 	const sheet = sheets[index];
 	if (!pin || !sheet || (wish.side && wish.side !== sheet.page.side)) return undefined;
 	const free = (page: number, rect: Rect) =>
-		fixed.every(({ pieces }) =>
-			pieces.every((piece) => piece.page !== page || !overlaps(piece.rect, rect))
-		);
+		!rectsHeld(fixed, page).some((held) => overlaps(held, rect));
 	const pair = facing(sheets, index);
 	if (pair && (pin.x === undefined || wish.span === 'spread')) {
 		const [left, right] = pair;
 		const y = pin.y ?? left.origin.y;
 		const below = ({ size, origin }: Sheet) => ({ w: size.w, h: size.h - (y - origin.y) });
-		const options = spreadChoices(plan, wish, below(left), below(right));
+		const held = (at: Sheet) =>
+			rectsHeld(fixed, at.page.number).flatMap((rect) =>
+				within(rect, { ...at.origin, y }, below(at))
+			);
+		const taken: Taken = [held(left), held(right)];
+		const options = spreadChoices(plan, wish, below(left), below(right), taken);
 		const choice =
 			(
 				options.find(({ choice: { room } }) => room.span === 'spread' && room.left.h === pin.h) ??
@@ -81,10 +85,7 @@ export function place(
 			)?.choice ?? spreadOfHeight(plan, wish, below(left), below(right), pin.h);
 		if (choice?.room.span !== 'spread') return undefined;
 		const { room } = choice;
-		const pieces: Pieces = [
-			{ page: left.page.number, rect: { x: left.origin.x, y, ...room.left } },
-			{ page: right.page.number, rect: { x: right.origin.x, y, ...room.right } }
-		];
+		const pieces = overFold(left, right, room, y);
 		if (y < left.origin.y) return undefined;
 		if (!pieces.every(({ page, rect }) => free(page, rect))) return undefined;
 		return { part, choice, room, pieces };
@@ -118,11 +119,34 @@ function placesFrom(plan: Plan, { page }: Sheet, { x, y }: Dot, fixed: readonly 
 		.map((rect) => ({ w: rect.x + rect.w - x, h: rect.y + rect.h - y }));
 }
 
-/** What a person holds on a page. */
+/** What a person holds on a page, members included. */
 export function rectsHeld(fixed: readonly Fixed[], page: number): Rect[] {
-	return fixed.flatMap(({ pieces }) =>
-		pieces.flatMap((piece) => (piece.page === page ? [piece.rect] : []))
+	return fixed.flatMap(({ choice, pieces }) =>
+		pieces.flatMap((piece, on) => {
+			if (piece.page !== page) return [];
+			const guests = (choice.inside?.guests ?? []).filter((guest) => guest.on === on);
+			return [piece.rect, ...guests.map(({ rect }) => from(piece.rect, rect))];
+		})
 	);
+}
+
+/** A rectangle that is counted from another one's first dot. */
+export function from({ x, y }: Dot, rect: Rect): Rect {
+	return { ...rect, x: rect.x + x, y: rect.y + y };
+}
+
+/** Pieces of a block over the fold: against it on both pages. */
+export function overFold(
+	left: Sheet,
+	right: Sheet,
+	room: Room & { readonly span: 'spread' },
+	y: number
+): Pieces {
+	const outer = left.size.w - room.left.w;
+	return [
+		{ page: left.page.number, rect: { x: left.origin.x + outer, y, ...room.left } },
+		{ page: right.page.number, rect: { x: right.origin.x, y, ...room.right } }
+	];
 }
 
 /** How a wish is ruled over a spread in exactly so many rows, where it can be. */
@@ -142,5 +166,5 @@ function spreadOfHeight(
 		gutter
 	};
 	const [choice] = choicesIn(plan, wish, room);
-	return choice && { ...choice, room };
+	return choice && inRows(choice, h);
 }

@@ -9,11 +9,18 @@ import type { Aim } from './aims';
 /** What a page's names and counts followed from when it was drawn. */
 export type DrawnWith = Pick<Plan, 'month' | 'weekStart' | 'hand' | 'locale'>;
 
+/** The wish in whose room a member stands, and the room's name. */
+export interface Host {
+	readonly wish: string;
+	readonly room: string;
+}
+
 /** A block that is in the book already, as it was drawn: no later change of its wish or of the plan touches it. */
 export interface DrawnBlock {
 	readonly wish: Wish;
 	/** Missing in what was drawn before this was kept: that is shown as the plan has it now. */
 	readonly drawnWith?: DrawnWith;
+	readonly host?: Host;
 	readonly form: string;
 	/** One piece, or two over a spread. */
 	readonly pieces: readonly Piece[];
@@ -60,6 +67,8 @@ export interface Block {
 	readonly as: Wish;
 	/** Of a block that is drawn: what it was drawn with. */
 	readonly drawnWith?: DrawnWith;
+	/** Of a member: the wish in whose room it stands. */
+	readonly host?: Host;
 	readonly form: string;
 	readonly room: Room;
 	readonly pieces: Pieces;
@@ -90,6 +99,11 @@ export interface Run {
 	readonly optimal: boolean;
 	/** How much lower the aim's cost could be at most. */
 	readonly bound: number;
+}
+
+/** Blocks of a run that stand on its pages by themselves: no members. */
+export function ownBlocks({ blocks }: Pick<Run, 'blocks'>): Block[] {
+	return blocks.filter(({ host }) => host === undefined);
 }
 
 /** The run of a month without wishes. */

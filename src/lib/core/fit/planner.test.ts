@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { a5, anyPlan, planWith, small } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
-import { kinds } from '../catalogue';
+import { begin, idGiver, kinds } from '../catalogue';
 import { pageMarks, pieceMarks, planRun, remediesFor } from '.';
 
 const pagesOf = (run: ReturnType<typeof planRun>, wish: string) =>
@@ -199,10 +199,11 @@ describe('what finds no place says what is missing', () => {
 });
 
 test('a month of thirty kinds is fitted whole', () => {
-	const wishes = Array.from({ length: 30 }, (_, index) => {
-		const kind = kinds[(index * 7) % kinds.length];
-		return { ...kind?.start, id: `w${index}`, kind: kind?.id ?? 'cover' };
-	});
+	const freeId = idGiver([]);
+	const wishes = Array.from(
+		{ length: 30 },
+		(_, index) => kinds[(index * 5) % kinds.length]
+	).flatMap((kind) => (kind ? [begin(kind, freeId)] : []));
 	const run = planRun(planWith(wishes));
 	expect(run).toMatchObject({ unplaced: [], optimal: true });
 	expect(brokenRules(planWith(wishes), run)).toEqual([]);

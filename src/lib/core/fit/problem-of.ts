@@ -1,8 +1,8 @@
 import { purposes } from '../catalogue';
-import type { Wish } from '../wish';
+import { allWishes, type Wish } from '../wish';
 import type { Rect, Size } from '../paper';
-import { companyFor, pricesFor } from './aims';
-import { isFiller, kindOf } from './choices';
+import { companyFor, pricesFor, type Prices } from './aims';
+import { isFiller, kindOf, type Choice } from './choices';
 import {
 	pageChoices,
 	spreadChoices,
@@ -12,6 +12,7 @@ import {
 } from './options';
 import { partsOf, type Part } from './parts';
 import { facingPins, onlyOverSpread, place, rectsHeld, type Fixed } from './pinned';
+import { missedBy, type Taken } from './hosting';
 import type { Plan } from './plan';
 import { emptyRects } from './space';
 import { facing, sheetsOf, within, type Sheet } from './sheets';
@@ -147,16 +148,23 @@ function state(
 	impossible: readonly Part[],
 	thorough: boolean
 ): PlannedProblem {
-	const prices = pricesFor(plan.aim, free.length, sheets.length);
+	const prices = pricesFor(plan.aim, blocksIn(free), sheets.length);
 	const air = airBetween(free);
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
 	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(
-		({ rooms, side, beforeCover, whole }) =>
-			[...rooms.map(({ w, h }) => `${w} ${h}`), sided ? side : '', beforeCover, whole].join()
+		({ rooms, side, beforeCover, elsewhere, whole }) =>
+			[
+				...rooms.map(({ w, h }) => `${w} ${h}`),
+				...[sided ? side : '', beforeCover, elsewhere, whole]
+			].join()
 	);
 	const coverPage = pageOfCover(plan, sheets, free, fixed);
-	const pairs = new Sorts<[Size, Size]>((sizes) => sizes.map(({ w, h }) => `${w} ${h}`).join());
+	const mayFace =
+		coverPage !== undefined &&
+		free.some(({ wish }) => isFiller(wish) && kindOf(wish).purpose === 'open') &&
+		sheets.some(({ page: { number } }) => number < coverPage);
+	const pairs = new Sorts<Pair>((pair) => JSON.stringify(pair));
 	const alone = new Set(
 		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
 			pin?.alone ? [pin.page] : []
@@ -174,9 +182,10 @@ function state(
 				rooms: roomsOf(sheet),
 				side,
 				beforeCover: coverPage !== undefined && number < coverPage,
+				elsewhere: mayFace && number >= coverPage,
 				whole: held === 0
 			}),
-			pair: pair && pairs.of([pair[0].size, pair[1].size]),
+			pair: pair && pairs.of(pairOf(pair, fixed)),
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
 			held,
 			purposes: purposesOf(
@@ -188,17 +197,22 @@ function state(
 		};
 	});
 	const faced = facingPairs(free);
-	const items = free.map((part): PlannedItem => ({
-		part,
-		pageChoices: sorts.all.map(({ rooms, ...sort }) =>
+	const items = free.map((part): PlannedItem => {
+		const onPages = sorts.all.map(({ rooms, ...sort }) =>
 			pageChoices(plan, part.wish, rooms, sort, thorough)
-		),
-		spreadChoices: pairs.all.map(([left, right]) =>
-			part.wish.pin || faced.some((pair) => pair.includes(part))
-				? []
-				: spreadChoices(plan, part.wish, left, right)
-		)
-	}));
+		);
+		const onPage =
+			part.wish.pin !== undefined ||
+			faced.some((pair) => pair.includes(part)) ||
+			needsNoSpread(part.wish, onPages);
+		return {
+			part,
+			pageChoices: onPages,
+			spreadChoices: pairs.all.map(({ left, right, taken }) =>
+				onPage ? [] : spreadChoices(plan, part.wish, left, right, taken)
+			)
+		};
+	});
 	const isFree = ({ filler, wish }: Part) =>
 		filler &&
 		wish.pin === undefined &&
@@ -210,20 +224,21 @@ function state(
 		const pinned = sheets.findIndex(({ page }) => page.number === wish.pin?.page);
 		return {
 			options: pageChoices.map((list) =>
-				list.map(({ w, h, cost }) => ({
+				list.map(({ w, h, cost, choice }) => ({
 					w: w + air,
 					h: h + air,
-					cost: cost * prices.comfort
+					cost: cost * prices.comfort + lossOf(choice, prices)
 				}))
 			),
 			spreads: spreadChoices.map((list) =>
-				list.map(({ left, right, cost }) => ({
+				list.map(({ left, right, cost, covers, choice }) => ({
 					left: left + air,
 					right: right + air,
-					cost: cost * prices.comfort
+					covers,
+					cost: cost * prices.comfort + lossOf(choice, prices)
 				}))
 			),
-			loss: prices[wish.importance ?? 'want'],
+			loss: lossWith(wish, prices),
 			filler: isFree(part),
 			page: pinned < 0 ? undefined : pinned,
 			facing: [...new Set(seconds.map((second) => free.indexOf(second)))],
@@ -283,6 +298,47 @@ function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
 		if (!partner || other === index || part.wish.pin || partner.wish.pin) return [];
 		return [other > index ? ([part, partner] as const) : ([partner, part] as const)];
 	});
+}
+
+/** Two facing pages: their sizes, and what is held on them. */
+interface Pair {
+	readonly left: Size;
+	readonly right: Size;
+	readonly taken: Taken;
+}
+
+function pairOf([left, right]: readonly [Sheet, Sheet], fixed: readonly Fixed[]): Pair {
+	const taken: Taken = [obstaclesOn(left, fixed), obstaclesOn(right, fixed)];
+	return { left: left.size, right: right.size, taken };
+}
+
+/** What members share a page for with at most so much discomfort has no need of two: a page costs as much. */
+const tight = 40;
+
+/** Whether a wish holds all its members well on one page, and nobody asked for two. */
+function needsNoSpread(
+	{ members, span }: Wish,
+	onPages: readonly (readonly PageChoice[])[]
+): boolean {
+	if (!members || span) return false;
+	return onPages
+		.flat()
+		.some(({ cost, choice }) => choice.form.wholePage && cost <= tight && missedBy(choice) === 0);
+}
+
+/** How many blocks parts come to with their members. */
+function blocksIn(parts: readonly Part[]): number {
+	return parts.reduce((sum, { wish }) => sum + allWishes([wish]).length, 0);
+}
+
+/** What the members that a choice leaves out cost. */
+function lossOf({ inside }: Choice, prices: Prices): number {
+	return (inside?.left ?? []).reduce((sum, member) => sum + lossWith(member, prices), 0);
+}
+
+/** What it costs to leave a wish out: its members go with it. */
+function lossWith(wish: Wish, prices: Prices): number {
+	return allWishes([wish]).reduce((sum, { importance = 'want' }) => sum + prices[importance], 0);
 }
 
 /** Purposes of parts, as bits. */

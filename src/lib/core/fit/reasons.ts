@@ -1,7 +1,8 @@
 import type { Room } from '../forms';
 import type { Wish } from '../wish';
 import { squares, type Rect } from '../paper';
-import { choicesIn, formsOf, misfitIn, kindOf, spansOf } from './choices';
+import { formsOf, misfitIn, kindOf, spansOf } from './choices';
+import { choicesIn } from './hosting';
 import type { Block, Plan } from './plan';
 import { facing, sheetsOf, within, type Sheet } from './sheets';
 import { largestEmpty } from './space';

@@ -1,5 +1,5 @@
 import { kindById, purposes } from '../catalogue';
-import type { Plan, Run } from './plan';
+import { ownBlocks, type Plan, type Run } from './plan';
 
 /** A page on which things of different purposes stand, and why. */
 export interface SharedPage {
@@ -12,7 +12,7 @@ export function sharedPages(plan: Plan, run: Run): SharedPage[] {
 	const drawn = new Set(plan.drawn?.pages);
 	return run.pages.flatMap(({ number }): SharedPage[] => {
 		if (drawn.has(number)) return [];
-		const here = run.blocks.filter(({ pieces }) => pieces.some(({ page }) => page === number));
+		const here = ownBlocks(run).filter(({ pieces }) => pieces.some(({ page }) => page === number));
 		const own = new Set(here.flatMap(({ as }) => kindById(as.kind)?.purpose ?? []));
 		const names = purposes.filter(({ id }) => own.has(id)).map(({ name }) => name.toLowerCase());
 		if (names.length < 2) return [];

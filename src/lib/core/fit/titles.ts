@@ -1,7 +1,7 @@
 import { purposes, type Purpose } from '../catalogue';
 import { monthTitle } from '../month';
 import { kindOf } from './choices';
-import type { Block, Plan, Run } from './plan';
+import { ownBlocks, type Block, type Plan, type Run } from './plan';
 
 /** A line of the book's index. */
 export interface IndexLine {
@@ -19,7 +19,7 @@ export function titleOf(plan: Plan, { as }: Block): string {
 /** Lines for the book's index in page order: one for each title, weekly pages together. */
 export function indexLines(plan: Plan, run: Run): IndexLine[] {
 	const lines = new Map<string, IndexLine>();
-	for (const block of run.blocks) {
+	for (const block of ownBlocks(run)) {
 		const pages = block.pieces.map(({ page }) => page);
 		const known = lines.get(block.wish);
 		lines.set(block.wish, {
@@ -67,7 +67,7 @@ export function sectionsOf(run: Run): Section[] {
 function purposeOn(run: Run, page: number): Purpose | undefined {
 	let largest = 0;
 	let purpose: Purpose | undefined;
-	for (const { as, pieces } of run.blocks)
+	for (const { as, pieces } of ownBlocks(run))
 		for (const piece of pieces) {
 			const area = piece.rect.w * piece.rect.h;
 			if (piece.page !== page || area <= largest) continue;

@@ -1,7 +1,8 @@
 import { formById, type Form, type Layout, type Misfit, type Room, type Span } from '../forms';
 import { withRule, type RulesByForm, type Wish } from '../wish';
 import { plannablePages, type Size } from '../paper';
-import { choicesIn, kindOf, misfitIn, type Choice } from './choices';
+import { kindOf, misfitIn, type Choice } from './choices';
+import { choicesIn } from './hosting';
 import { fourPages } from './parts';
 import type { Plan } from './plan';
 

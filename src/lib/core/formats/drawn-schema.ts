@@ -1,7 +1,7 @@
 import { forms } from '../forms';
 import { handSchema, weekStartSchema } from './person-schema';
 import { list, missing, oneOf, record, whole, words } from './rules';
-import { wishSchema } from './wish-schema';
+import { anyWishSchema } from './wish-schema';
 
 const page = () => whole(1, 2000).required(missing);
 
@@ -26,7 +26,7 @@ const drawnWith = record({
 
 const block = record({
 	/** Of a weekly set, also which week and page it is. */
-	wish: wishSchema.shape({
+	wish: anyWishSchema.shape({
 		part: record({
 			week: whole(1, 6).required(missing),
 			page: whole(1, 4).required(missing),
@@ -34,6 +34,10 @@ const block = record({
 		}).optional()
 	}),
 	drawnWith: drawnWith.optional(),
+	host: record({
+		wish: words(100).required(missing),
+		room: words(40).required(missing)
+	}).optional(),
 	form: oneOf(forms.map((form) => form.id)).required(missing),
 	pieces: list(piece, 1, 2).required(missing)
 }).required(missing);

@@ -44,24 +44,40 @@ export const monthSchema = words(7).test('month', function (value) {
 
 export const aimSchema = oneOf(['fewest-pages', 'balanced', 'roomiest']);
 
-/** Wishes of a month: at most 200, each with an id of its own. */
+/** Wishes of a month: at most 200, their members included, each with an id of its own. */
 export const wishesSchema = list(wishSchema, 0, mostWishes)
 	.required(missing)
 	.test('unique', function (wishes) {
-		const seen = new Map<string, number>();
-		for (const [index, wish] of (wishes ?? []).entries()) {
-			const id = wish?.id;
-			if (id === undefined) continue;
+		const seen = new Map<string, string>();
+		for (const { id, path } of idsIn(wishes, 'wishes')) {
 			const first = seen.get(id);
 			if (first !== undefined)
 				return this.createError({
-					path: `${this.path}[${index}].id`,
-					message: `must be an id of its own; ${shown(id)} is taken by wishes[${first}]`
+					path: `${this.path}${path.slice('wishes'.length)}.id`,
+					message: `must be an id of its own; ${shown(id)} is taken by ${first}`
 				});
-			seen.set(id, index);
+			seen.set(id, path);
 		}
-		return true;
+		if (seen.size <= mostWishes) return true;
+		return this.createError({
+			message: `must have at most ${mostWishes} entries, members included; it has ${seen.size}`
+		});
 	});
+
+/** Ids of wishes and their members, as far as they have any, with their paths. */
+function idsIn(
+	wishes: readonly PartialWish[] | undefined,
+	path: string
+): { readonly id: string; readonly path: string }[] {
+	return (wishes ?? []).flatMap((wish, index) => {
+		const here = `${path}[${index}]`;
+		const own = wish?.id === undefined ? [] : [{ id: wish.id, path: here }];
+		return [...own, ...idsIn(wish?.members, `${here}.members`)];
+	});
+}
+
+/** A wish on its way through the checks. */
+type PartialWish = { readonly id?: string; readonly members?: readonly PartialWish[] } | undefined;
 
 export const planSchema = record(
 	{

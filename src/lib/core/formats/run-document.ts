@@ -22,6 +22,9 @@ const mostTries = 12;
 /** A block's part on one page, as the API gives it. */
 export interface BlockDocument {
 	readonly wish: string;
+	/** Of a member: the wish in whose room it stands, and the room. */
+	readonly in?: string;
+	readonly room?: string;
 	readonly form: string;
 	readonly rect: Rect;
 	readonly why: readonly string[];
@@ -102,6 +105,7 @@ export function runDocument(plan: Plan, run: Run, include: Included): RunDocumen
 						.filter((piece) => piece.page === page.number)
 						.map((piece) => ({
 							wish: block.wish,
+							...(block.host ? { in: block.host.wish, room: block.host.room } : {}),
 							form: block.form,
 							rect: piece.rect,
 							why: block.why,

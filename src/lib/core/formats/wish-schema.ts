@@ -59,6 +59,9 @@ const weeks = record({
 	)
 });
 
+/** Names of all rooms that forms leave. */
+const rooms = [...new Set(forms.flatMap((form) => (form.rooms ?? []).map(({ name }) => name)))];
+
 /** What a rule of a form may be. */
 function ruleSchema(rule: Rule) {
 	switch (rule.kind) {
@@ -86,8 +89,8 @@ const rulesSchema = record(
 	)
 );
 
-/** One wish of a plan document. */
-export const wishSchema = record({
+/** What a wish is, wherever it stands. */
+const own = {
 	id: words(100).min(1, missing).required(missing),
 	kind: oneOf(kinds.map((kind) => kind.id)).required(missing),
 	form: oneOf(forms.map((form) => form.id)),
@@ -111,11 +114,49 @@ export const wishSchema = record({
 	goals: list(goal, 0, 100),
 	events: list(event, 0, 2000),
 	rules: rulesSchema.optional(),
+	size: size()
+};
+
+/** What a member says besides: its room, and a place in it. */
+const inRoom = {
+	room: oneOf(rooms),
+	spot: record({
+		x: whole(0, 300).required(missing),
+		y: whole(0, 300).required(missing),
+		w: whole(1, 300),
+		h: whole(1, 300)
+	}).optional()
+};
+
+/** So many members a wish may hold. */
+export const mostMembers = 12;
+
+const innermost = record({ ...own, ...inRoom }).required(missing);
+const member = record({
+	...own,
+	...inRoom,
+	members: list(innermost, 0, mostMembers)
+}).required(missing);
+
+/** One wish of a plan document. Members nest two deep at most. */
+export const wishSchema = record({
+	...own,
 	span: oneOf(['page', 'spread']),
 	side: oneOf(['left', 'right']),
-	size: size(),
 	pin,
 	facing: words(100),
 	weeks: weeks.optional(),
-	filler: flag()
-}).required(missing);
+	filler: flag(),
+	members: list(member, 0, mostMembers)
+})
+	.required(missing)
+	.test('rooms', function ({ weeks, members }) {
+		if (!weeks || !members || members.length === 0) return true;
+		return this.createError({
+			path: `${this.path}.members`,
+			message: 'must not be given with weeks: weekly pages have no rooms for others'
+		});
+	});
+
+/** A wish as it stands in what is drawn: one of the month, or a member. */
+export const anyWishSchema = wishSchema.shape(inRoom);

@@ -46,7 +46,8 @@ export function layoutsAbove(
 		if (answer.length === 0) break;
 		for (const layout of answer) {
 			// Only what is drawn in this room anyway may be widened: others stay as narrow as they are.
-			const most = layout === answer[0] ? Math.min(usualWidth, firstPart(room).w) : 0;
+			const mayWiden = room.span === 'page' && layout === answer[0];
+			const most = mayWiden ? Math.min(usualWidth, firstPart(room).w) : 0;
 			const width = Math.max(firstPart(layout.room).w, most);
 			const below = belowIn(width);
 			if (below?.h === height) layouts.push(joined(layout, below, width));
@@ -60,6 +61,9 @@ function joined(layout: Layout, below: Below, w: number): Layout {
 	return {
 		...layout,
 		room: widened(lowered(layout.room, -below.h - 1), w),
+		rooms: layout.rooms?.map((place) =>
+			place.y >= h ? { ...place, y: place.y + below.h + 1 } : place
+		),
 		why: [...layout.why, below.why],
 		marks: () => {
 			const [first = [], ...rest] = layout.marks();

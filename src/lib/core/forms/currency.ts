@@ -8,12 +8,21 @@ const currencies: ReadonlyMap<string, string> = new Map(Object.entries(countryTo
  */
 export function withCurrency(text: string, locale: string): string {
 	if (!text.includes('¤')) return text;
+	const known = signs.get(locale) ?? signOf(locale);
+	signs.set(locale, known);
+	return text.replaceAll('¤', known);
+}
+
+/** Asking for them takes longer than ruling a table. */
+const signs = new Map<string, string>();
+
+function signOf(locale: string): string {
 	const currency = currencies.get(new Intl.Locale(locale).maximize().region ?? '');
-	if (!currency) return text;
+	if (!currency) return '¤';
 	const parts = new Intl.NumberFormat(locale, {
 		style: 'currency',
 		currency,
 		currencyDisplay: 'narrowSymbol'
 	}).formatToParts(0);
-	return text.replaceAll('¤', parts.find(({ type }) => type === 'currency')?.value ?? currency);
+	return parts.find(({ type }) => type === 'currency')?.value ?? currency;
 }

@@ -1,7 +1,7 @@
 import type { Mark } from '../draw';
 import type { Hand } from '../hand';
 import type { MonthShape } from '../month';
-import type { Size } from '../paper';
+import type { Rect, Size } from '../paper';
 import type { Content, ContentName } from './content';
 import type { Rule, Rules } from './rule';
 
@@ -97,9 +97,18 @@ export interface Option {
 	readonly stretches: boolean;
 }
 
+/** A named place inside a block or beside it that other things may fill; it may reach beyond the block. */
+export interface RoomPlace extends Rect {
+	readonly name: string;
+	/** On which of the block's pages it lies; it is counted from the block's first dot there. */
+	readonly on: 0 | 1;
+}
+
 /** An option that can draw itself: marks of each page in that page's part of the room. */
 export interface Layout extends Option {
 	readonly marks: () => readonly (readonly Mark[])[];
+	/** Rooms that it leaves for others in the room that was offered. */
+	readonly rooms?: readonly RoomPlace[];
 }
 
 /** How a page is ruled. Adding a form adds one file that makes one of these. */
@@ -119,6 +128,8 @@ export interface Form {
 	readonly idle?: (rules: Rules) => readonly ContentName[];
 	/** What it can be told, in the order in which it is asked for. */
 	readonly rules: readonly Rule[];
+	/** Rooms that it may leave for others, and what they are called. */
+	readonly rooms?: readonly { readonly name: string; readonly label: string }[];
 	/** All ways to rule it inside the room, the most comfortable first; that one is what is drawn there. */
 	readonly layouts: (setting: Setting, room: Room) => readonly Layout[];
 }

@@ -14,7 +14,7 @@ import { anyRules, anyValue } from '../../../../tests/support/any-rules';
 import { settingWith, type Told } from '../../../../tests/support/told';
 import type { Mark } from '../draw';
 import { monthShape, cellOf, type YearMonth } from '../month';
-import { contains, type Notebook, type Size } from '../paper';
+import { contains, overlaps, type Notebook, type Size } from '../paper';
 import { formById, misfitOf, forms, type Form, type Room, type Setting } from '.';
 
 const may: YearMonth = { year: 2027, month: 5 };
@@ -192,6 +192,17 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 									expect([mark.x1, mark.y1, mark.x2, mark.y2].every(Number.isInteger)).toBe(true);
 							}
 						});
+						const own = partSizes(layout.room);
+						for (const { on, ...rect } of layout.rooms ?? []) {
+							const block = { x: 0, y: 0, ...(own[on] ?? { w: 0, h: 0 }) };
+							// Over a spread a block lies against the fold.
+							const outer = layout.room.span === 'spread' && on === 0 ? -1 : 0;
+							const page = offered[on] ?? { w: 0, h: 0 };
+							const x = outer * (page.w - block.w);
+							expect(contains({ x, y: 0, ...page }, rect)).toBe(true);
+							if (form.wholePage) expect(contains(block, rect)).toBe(true);
+							else expect(rect.w < 1 || rect.h < 1 || !overlaps(block, rect)).toBe(true);
+						}
 						// What is promised for a room is what that very room draws.
 						const again = firstOf(form.layouts(setting, layout.room));
 						expect(again.room).toEqual(layout.room);
@@ -288,8 +299,8 @@ test('a month grid writes each date once, in the column of its weekday', () => {
 			const layout = firstOf(
 				form('month-grid').layouts({ ...setting({ split }), month: shape }, spread(a5, a5))
 			);
-			const { cell, over } = layout.facts;
-			if (!cell || typeof over !== 'object') throw new Error('no cell');
+			const { cell } = layout.facts;
+			if (!cell) throw new Error('no cell');
 			const [left, right] = layout.marks();
 			const dates = [left, right].flatMap((marks, side) =>
 				(marks ?? []).flatMap((mark) =>
@@ -297,7 +308,7 @@ test('a month grid writes each date once, in the column of its weekday', () => {
 						? [
 								{
 									day: Number(mark.text),
-									column: side === 0 ? (mark.x - over[0]) / cell.w : split + mark.x / cell.w,
+									column: (side === 0 ? 0 : split) + mark.x / cell.w,
 									row: (mark.y - 1) / cell.h
 								}
 							]

@@ -3,6 +3,7 @@ import { blank } from './blank';
 import { box } from './box';
 import { boxes } from './boxes';
 import { cover } from './cover';
+import { composed } from './composed';
 import { dayBars } from './day-bars';
 import { dayCells } from './day-cells';
 import { dayColumns } from './day-columns';
@@ -83,6 +84,7 @@ export const forms: readonly Form[] = [
 	weekStaggered,
 	weekHalves,
 	cover,
+	composed,
 	blank
 ];
 

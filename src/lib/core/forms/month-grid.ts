@@ -18,7 +18,6 @@ import {
 	type CalendarPart
 } from './calendar-cells';
 import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
-import { leastSection, sectionMarks, sectionNames } from './sections';
 import { titleMarks, titleRows } from './title-band';
 
 const splitRule = numberRule({
@@ -82,12 +81,9 @@ function sums(setting: Setting, cell: Size, top: number): string {
 function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 	const top = titleRows(setting);
 	const width = cellSize.of(setting)?.w ?? Math.floor(room.w / columns);
-	return cellHeights(
-		setting,
-		Math.floor(tallest * width),
-		room.h - sectionRows(setting),
-		top
-	).flatMap((height) => pageLayout(setting, room, top, { w: width, h: height }));
+	return cellHeights(setting, Math.floor(tallest * width), room.h, top).flatMap((height) =>
+		pageLayout(setting, room, top, { w: width, h: height })
+	);
 }
 
 function pageLayout(
@@ -98,9 +94,7 @@ function pageLayout(
 ): Layout[] {
 	const { month } = setting;
 	const header = headerOf(setting);
-	const grid = top + header + month.weeks * cell.h;
-	const below = sectionRows(setting);
-	const size = { w: columns * cell.w, h: grid + below };
+	const size = { w: columns * cell.w, h: top + header + month.weeks * cell.h };
 	if (cell.w < 1 || cell.h < 1 || size.w > room.w || size.h > room.h) return [];
 	const part: CalendarPart = { origin: { x: 0, y: top }, cell, first: 0, columns };
 	return [
@@ -121,54 +115,52 @@ function pageLayout(
 			why: [
 				`7 × ${cell.w} = ${size.w} of ${room.w} across, ${room.w - size.w} over`,
 				sums(setting, cell, top),
-				...(below > 0 ? [`1 + ${below - 1} rows below for what is named`] : []),
 				...eventSums(setting, cell.h)
 			],
-			marks: () => [
-				[
-					...titleMarks(setting, size.w, false),
-					...partMarks(setting, part),
-					...(below > 0
-						? sectionMarks(setting, { x: 0, y: grid + 1, w: size.w, h: below - 1 }, 'across')
-						: [])
-				]
-			]
+			marks: () => [[...titleMarks(setting, size.w, false), ...partMarks(setting, part)]],
+			rooms: [{ name: 'below', on: 0, x: 0, y: size.h, w: room.w, h: room.h - size.h }]
 		}
 	];
-}
-
-/** Rows below a calendar on one page for its sections and a free one; none where it has no sections. */
-function sectionRows(setting: Setting): number {
-	return sectionNames(setting).length > 0 ? 1 + leastSection.h : 0;
 }
 
 function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 	const split = splitRule.of(setting);
 	const cell = cellSize.of(setting);
-	// Splits that leave the cells narrower than another one are taken only when they are asked for.
 	const splits = split === undefined ? [4, 5, 3, 6, 2, 1] : [split];
-	const aside = sectionNames(setting).length > 0 ? 1 + leastSection.w : 0;
-	const widths = splits.map((left) => ({ left, width: cell?.w ?? widthOf(room, left, aside) }));
-	const widest = Math.max(...widths.map(({ width }) => width));
+	const widest = cell?.w ?? Math.max(...splits.map((left) => widthOf(room, left)));
 	const top = titleRows(setting);
 	const height = Math.min(room.left.h, room.right.h);
-	return widths
-		.filter(({ width }) => width === widest)
-		.flatMap(({ left, width }) =>
-			cellHeights(setting, width, height, top).flatMap(
+	return widthsBelow(setting, widest).flatMap((width) =>
+		splits.flatMap((left) =>
+			cellHeights(setting, highestFor(width), height, top).flatMap(
 				(h) => spreadLayout(setting, room, left, { w: width, h }) ?? []
 			)
-		);
+		)
+	);
+}
+
+/** Cells are squares, but narrow ones may be a square higher than wide. */
+function highestFor(width: number): number {
+	return Math.max(width, Math.min(6, width + 1));
+}
+
+/** The widest cells, and narrower ones that leave wider rooms beside the grid and still hold events. */
+function widthsBelow(setting: Setting, widest: number): number[] {
+	if (cellSize.of(setting)) return [widest];
+	const narrower = [widest - 1, widest - 2].filter((width) => width >= writableCell);
+	return [widest, ...narrower];
 }
 
 /**
  * Widest cells with so many columns on the left; beyond 6 they gain no legibility (common practice), but on large pages
  * they grow with the page.
  */
-function widthOf(room: Room & { span: 'spread' }, left: number, aside: number): number {
+function widthOf(room: Room & { span: 'spread' }, left: number): number {
 	const page = Math.min(room.left.w, room.right.w);
-	const beside = Math.floor((room.right.w - aside) / (columns - left));
-	return Math.min(widestFor(room, left), beside, Math.max(6, Math.floor(page / 5)));
+	// A room that a grid fills exactly is drawn as that grid.
+	const exact = room.left.w / left;
+	if (Number.isInteger(exact) && room.right.w === exact * (columns - left)) return exact;
+	return Math.min(widestFor(room, left), Math.max(6, Math.floor(page / 5)));
 }
 
 function widestFor(room: Room & { span: 'spread' }, left: number): number {
@@ -189,18 +181,19 @@ function spreadLayout(
 	const down = top + header + month.weeks * cell.h;
 	if (cell.w < 1 || cell.h < 1 || cell.w > widestFor(room, left) || down > height) return undefined;
 	const over: [number, number] = [room.left.w - left * cell.w, room.right.w - right * cell.w];
-	const sections = sectionNames(setting);
-	const high = down - top >= sections.length * leastSection.h;
-	if (sections.length > 0 && (over[1] <= leastSection.w || !high)) return undefined;
+	// What overflows into the side column needs it: then the block takes both pages in their whole width.
+	const whole = overflow.of(setting);
+	const outer = whole ? over[0] : 0;
+	const wide = [left * cell.w, right * cell.w] as const;
 	const parts: [CalendarPart, CalendarPart] = [
-		{ origin: { x: over[0], y: top }, cell, first: 0, columns: left },
+		{ origin: { x: outer, y: top }, cell, first: 0, columns: left },
 		{ origin: { x: 0, y: top }, cell, first: left, columns: right }
 	];
 	return {
 		room: {
 			span: 'spread',
-			left: { w: room.left.w, h: down },
-			right: { w: room.right.w, h: down },
+			left: { w: whole ? room.left.w : wide[0], h: down },
+			right: { w: whole ? room.right.w : wide[1], h: down },
 			gutter: room.gutter
 		},
 		discomfort: comfortOf(setting, cell),
@@ -220,28 +213,31 @@ function spreadLayout(
 			`left ${left} × ${cell.w} = ${left * cell.w} of ${room.left.w}, ${over[0]} over at the side`,
 			`right ${right} × ${cell.w} = ${right * cell.w} of ${room.right.w}, ${over[1]} over at the side`,
 			sums(setting, cell, top),
-			...(sections.length > 0
-				? [`beside the grid: ${sections.join(', ')}, ${over[1] - 1} across`]
-				: []),
 			...eventSums(setting, cell.h)
 		],
 		marks: () => [
 			[
-				...titleMarks(setting, left * cell.w, false).map((mark) =>
-					move(mark, { x: over[0], y: 0 })
-				),
+				...titleMarks(setting, wide[0], false).map((mark) => move(mark, { x: outer, y: 0 })),
 				...partMarks(setting, parts[0])
 			],
-			[
-				...partMarks(setting, parts[1]),
-				...(sections.length > 0
-					? sectionMarks(
-							setting,
-							{ x: right * cell.w + 1, y: top, w: over[1] - 1, h: down - top },
-							'down'
-						)
-					: sideMarks(setting, parts[1], over[1], down))
-			]
+			[...partMarks(setting, parts[1]), ...sideMarks(setting, parts[1], over[1], down)]
+		],
+		rooms: [
+			...(whole
+				? []
+				: ([
+						{ name: 'left', on: 0, x: -over[0], y: top, w: over[0], h: down - top },
+						{ name: 'right', on: 1, x: wide[1], y: top, w: over[1], h: down - top }
+					] as const)),
+			{
+				name: 'below-left',
+				on: 0,
+				x: whole ? 0 : -over[0],
+				y: down,
+				w: room.left.w,
+				h: room.left.h - down
+			},
+			{ name: 'below-right', on: 1, x: 0, y: down, w: room.right.w, h: room.right.h - down }
 		]
 	};
 }
@@ -268,17 +264,22 @@ function partMarks(setting: Setting, part: CalendarPart): Mark[] {
 
 /**
  * Month calendar: header 1 + weeks × cell height. On a page the cell is floor(width / 7) wide. Over a
- * spread k columns stand left and 7 − k right of the fold, against it; what is left over are outer
- * side columns, part of the block; one to three named sections (`parts`) stand in the right one, or below on one page.
- * (Common practice.)
+ * spread k columns stand left and 7 − k right of the fold, against it; what is left over at the sides and below are
+ * rooms. (Common practice.)
  */
 export const monthGrid: Form = {
 	id: 'month-grid',
 	name: 'Month grid',
 	spans: ['spread', 'page'],
-	content: ['title', 'parts', 'events'],
-	partsAre: 'Sections beside it, three at most',
+	content: ['title', 'events'],
 	rules: [titleStyle, cellSize, overflow, splitRule, restDays, datePlace, weekdayStyle, headerRows],
+	rooms: [
+		{ name: 'left', label: 'left of the grid' },
+		{ name: 'right', label: 'right of the grid' },
+		{ name: 'below', label: 'below the grid' },
+		{ name: 'below-left', label: 'below, on the left page' },
+		{ name: 'below-right', label: 'below, on the right page' }
+	],
 	layouts: (setting, room) => {
 		const layouts = room.span === 'page' ? onPage(setting, room) : onSpread(setting, room);
 		return ranked(layouts);

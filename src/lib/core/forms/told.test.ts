@@ -130,30 +130,6 @@ describe('habits', () => {
 	});
 });
 
-describe('beside a calendar', () => {
-	const parts = ['Watches', 'To bake'];
-
-	test('named sections stand in the right side room, whose width the cells leave', () => {
-		const found = best('month-grid', { parts }, spread(28, 28));
-		// 28 − 3 × 6 leaves 10: a free square and 9 for the sections.
-		expect(found).toMatchObject({ cell: { w: 6 }, over: [4, 10] });
-		const marks = firstOf(answer('month-grid', { parts }, spread(28, 28))).marks()[1] ?? [];
-		expect(written(marks, 'Watches')[0]).toMatchObject({ x: 19, y: 0, w: 9 });
-		expect(written(marks, 'To bake')[0]).toMatchObject({ x: 19, y: 19, w: 9 });
-		// Pages of 24 leave 3 × 5 for the days.
-		expect(best('month-grid', { parts }, spread(24, 24)).cell?.w).toBe(5);
-	});
-
-	test('on one page they stand below it, and the cells give way', () => {
-		expect(best('month-grid', {}, page(28, 40)).cell).toEqual({ w: 4, h: 6 });
-		// Header 1 + 6 × 5 + 1 + 6 = 38.
-		expect(best('month-grid', { parts }, page(28, 40))).toMatchObject({
-			cell: { w: 4, h: 5 },
-			size: { h: 38 }
-		});
-	});
-});
-
 describe('keys', () => {
 	test('any form of days has a key of 2 to 6 below it', () => {
 		const levels = ['calm', 'busy', 'foul'];

@@ -4,7 +4,7 @@ import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { ruleByCounting } from '../../../../tests/support/guide-robot';
 import { linesFromStrips } from '../../../../tests/support/strip-robot';
 import { readSentence } from '../../../../tests/support/read-sentences';
-import { kinds } from '../catalogue';
+import { begin, idGiver, kinds } from '../catalogue';
 import { line, mergeLines } from '../draw';
 import { pageMarks, planRun, type Plan } from '../fit';
 import { pageOf } from '../paper';
@@ -40,7 +40,7 @@ describe('the counting guide', () => {
 	});
 
 	test.each(kinds.map((kind) => [kind.id, kind] as const))('and every %s', (_, kind) => {
-		checkByRobot(planWith([{ ...kind.start, id: 'one', kind: kind.id }]));
+		checkByRobot(planWith([begin(kind, idGiver([]))]));
 	});
 
 	test('its sentences say what its numbers say', () => {

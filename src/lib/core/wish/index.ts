@@ -1,1 +1,2 @@
 export * from './wish';
+export * from './members';

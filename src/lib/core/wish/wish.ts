@@ -40,7 +40,14 @@ export interface Place {
 	readonly weeks?: Weeks;
 	/** A filler may go anywhere and stretches over what is left. */
 	readonly filler?: boolean;
+	/** Of a member: the room of its host that it is meant for; any of them where it is not said. */
+	readonly room?: string;
+	/** Of a member: where a person fixed it, counted from its room's first dot. */
+	readonly spot?: Spot;
 }
+
+/** A place inside a room, and a size where that is fixed too. */
+export type Spot = Dot & Partial<Size>;
 
 /** How a wish is ruled, apart for each form: going back to a form finds its rules as they were. */
 export type RulesByForm = Readonly<Record<string, Rules | undefined>>;
@@ -52,6 +59,8 @@ export interface Wish extends Content, Place {
 	readonly form?: string;
 	readonly importance?: Importance;
 	readonly rules?: RulesByForm;
+	/** Wishes that live in the rooms of this one, in order. */
+	readonly members?: readonly Wish[];
 	/** Of a part of a weekly set: which week, and which of its pages. */
 	readonly part?: WeekPart;
 }

@@ -1,19 +1,40 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui';
 	import { kindById, kinds } from '$lib/core/catalogue';
+	import type { Wish } from '$lib/core/wish';
 	import { focusOn } from '../focus';
 	import type { MonthDesk } from './month-desk.svelte';
 
-	let { desk }: { desk: MonthDesk } = $props();
+	/** Adds a wish to the month, or to what lives in another one's rooms. */
+	let { desk, host }: { desk: MonthDesk; host?: Wish } = $props();
 
 	/** What most months hold; everything else is on the screen of kinds. */
-	const usual = ['cover', 'month-calendar', 'habits', 'mood', 'spending', 'brain-dump'].flatMap(
-		(id) => kindById(id) ?? []
-	);
+	const pages = [
+		'cover',
+		'month-calendar',
+		'dashboard',
+		'habits',
+		'mood',
+		'spending',
+		'brain-dump'
+	];
+	/** What stands beside a calendar or on a page with others. */
+	const small = [
+		'tasks',
+		'goals',
+		'events',
+		'quote',
+		'mood',
+		'habits',
+		'follower-counts',
+		'currently'
+	];
+	const usual = $derived((host ? [...small, 'notes'] : pages).flatMap((id) => kindById(id) ?? []));
 
 	/** What is added is opened, and is where the hand goes on. */
 	function add(kind: string) {
-		desk.add(kind);
+		if (host) desk.addMember(host.id, kind);
+		else desk.add(kind);
 		added = true;
 	}
 
@@ -31,8 +52,11 @@
 </script>
 
 <DropdownMenu.Root>
-	<DropdownMenu.Trigger class="button" data-testid="add-wish"
-		>Add a page <span aria-hidden="true">▾</span></DropdownMenu.Trigger
+	<DropdownMenu.Trigger
+		class="button {host ? 'self-start text-sm' : ''}"
+		data-testid={host ? 'add-member' : 'add-wish'}
+		>{host ? 'Put something in it' : 'Add a page'}
+		<span aria-hidden="true">▾</span></DropdownMenu.Trigger
 	>
 	<DropdownMenu.Content
 		strategy="fixed"
@@ -49,15 +73,18 @@
 				<span class="block text-sm text-ink-soft">{kind.about}</span>
 			</DropdownMenu.Item>
 		{/each}
-		<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
-		<DropdownMenu.Item>
-			{#snippet child({ props })}
-				<a
-					{...props}
-					href="/months/{desk.id}/kinds"
-					class="block px-3 py-1.5 data-highlighted:bg-chosen">All {kinds.length} kinds, drawn …</a
-				>
-			{/snippet}
-		</DropdownMenu.Item>
+		{#if !host}
+			<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
+			<DropdownMenu.Item>
+				{#snippet child({ props })}
+					<a
+						{...props}
+						href="/months/{desk.id}/kinds"
+						class="block px-3 py-1.5 data-highlighted:bg-chosen"
+						>All {kinds.length} kinds, drawn …</a
+					>
+				{/snippet}
+			</DropdownMenu.Item>
+		{/if}
 	</DropdownMenu.Content>
 </DropdownMenu.Root>

@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui';
-	import type { Block } from '$lib/core/fit';
+	import { ownBlocks, type Block } from '$lib/core/fit';
+	import { formById } from '$lib/core/forms';
+	import { mayHold, wishById } from '$lib/core/wish';
 	import { plannablePages } from '$lib/core/paper';
 	import { focusLater } from '../focus';
 	import { blockName } from './block-name';
@@ -9,7 +11,14 @@
 	type Pinning = [to: number | 'here' | 'free', alone?: boolean];
 	let { desk, block, page }: { desk: MonthDesk; block: Block; page: number } = $props();
 
-	const wish = $derived(desk.wishes.find(({ id }) => id === block.wish));
+	const wish = $derived(wishById(desk.wishes, block.wish));
+	const held = $derived(wish?.pin ?? wish?.spot);
+	const hosts = $derived(
+		ownBlocks(desk.run).filter(
+			(other) =>
+				mayHold(desk.wishes, other.wish, block.wish) && formById(other.form)?.rooms !== undefined
+		)
+	);
 	const drawn = $derived(desk.month.drawn?.pages.includes(page) ?? false);
 	const spread = $derived(block.pieces.length > 1);
 	const targets = $derived(
@@ -24,6 +33,15 @@
 		focusLater(`[data-block-menu="${block.wish}"]`);
 	}
 
+	function takeOut() {
+		desk.takeOut(block.wish);
+		focusLater(`[data-block-menu="${block.wish}"]`);
+	}
+	function into(host: string) {
+		desk.into(block.wish, host);
+		focusLater(`[data-block-menu="${block.wish}"]`);
+	}
+
 	const item = 'cursor-pointer px-3 py-1 data-highlighted:bg-chosen';
 </script>
 
@@ -34,8 +52,8 @@
 	>
 		<span class="font-serif">{blockName(block)}</span>
 		{#if drawn}<span class="text-sm text-ink-soft">drawn</span>
-		{:else if wish?.pin}<span class="text-sm text-calm"
-				>{wish.pin.alone ? 'alone here' : 'stays here'}</span
+		{:else if held}<span class="text-sm text-calm"
+				>{wish?.pin?.alone ? 'alone here' : 'stays here'}</span
 			>{/if}
 		<span class="sr-only">on page {page}</span>
 	</DropdownMenu.Trigger>
@@ -49,7 +67,7 @@
 			>Change what it holds</DropdownMenu.Item
 		>
 		{#if wish && !drawn && !wish.weeks}
-			{#if wish.pin}
+			{#if held}
 				<DropdownMenu.Item class={item} onSelect={() => pin('free')}
 					>Let it move again</DropdownMenu.Item
 				>
@@ -57,11 +75,30 @@
 				<DropdownMenu.Item class={item} onSelect={() => pin('here')}
 					>Keep it where it is</DropdownMenu.Item
 				>
-				{#if !spread}
+				{#if !spread && !block.host}
 					<DropdownMenu.Item class={item} onSelect={() => pin(page, true)}
 						>Keep page {page} for it alone</DropdownMenu.Item
 					>
 				{/if}
+			{/if}
+			{#if block.host}
+				<DropdownMenu.Item class={item} onSelect={takeOut}
+					>Give it a page by itself</DropdownMenu.Item
+				>
+			{/if}
+			{#if !spread && hosts.length > 0}
+				<DropdownMenu.Sub>
+					<DropdownMenu.SubTrigger class={item}>Put it with … ▸</DropdownMenu.SubTrigger>
+					<DropdownMenu.SubContent
+						class="z-50 max-h-96 overflow-auto border border-ink-soft bg-field py-1 shadow-md"
+					>
+						{#each hosts as host (host.wish)}
+							<DropdownMenu.Item class={item} onSelect={() => into(host.wish)}
+								>{blockName(host)}</DropdownMenu.Item
+							>
+						{/each}
+					</DropdownMenu.SubContent>
+				</DropdownMenu.Sub>
 			{/if}
 			<DropdownMenu.Sub>
 				<DropdownMenu.SubTrigger class={item}>Send to page … ▸</DropdownMenu.SubTrigger>

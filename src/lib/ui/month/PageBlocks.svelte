@@ -12,9 +12,11 @@
 		readonly id: string;
 	}
 
-	const blocks = $derived(
+	const all = $derived(
 		desk.run.blocks.filter(({ pieces }) => pieces.some((piece) => piece.page === page))
 	);
+	const blocks = $derived(all.filter(({ host }) => !host));
+	const members = $derived(all.filter(({ host }) => host));
 	const own = $derived(
 		blocks
 			.filter(({ pieces }) => pieces[0].page === page)
@@ -37,40 +39,49 @@
 	}
 </script>
 
-<ul
-	aria-label="On page {page}"
-	class="min-h-8 min-w-0 flex-1"
-	use:dragHandleZone={{
-		items: shown,
-		type: 'blocks',
-		flipDurationMs: calm() ? 0 : 150,
-		dropTargetStyle: { outline: '2px dashed var(--calm)' },
-		autoAriaDisabled: true,
-		zoneTabIndex: -1
-	}}
-	onconsider={(event) => (dragged = event.detail.items)}
-	onfinalize={finalize}
->
-	{#each shown as chip (chip.id)}
-		{@const block = byKey.get(chip.id)}
-		<li class="flex items-start gap-1">
-			{#if block}
-				{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
-					<span
-						use:dragHandle
-						aria-label="Drag {blockName(block)} to another page"
-						class="flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
-						><svg viewBox="0 0 8 14" class="h-3" aria-hidden="true">
-							{#each [2, 7, 12] as y (y)}
-								<circle cx="2" cy={y} r="1.1" class="fill-current" />
-								<circle cx="6" cy={y} r="1.1" class="fill-current" />
-							{/each}
-						</svg></span
-					>
+<div class="min-w-0 flex-1">
+	<ul
+		aria-label="On page {page}"
+		class="min-h-8"
+		use:dragHandleZone={{
+			items: shown,
+			type: 'blocks',
+			flipDurationMs: calm() ? 0 : 150,
+			dropTargetStyle: { outline: '2px dashed var(--calm)' },
+			autoAriaDisabled: true,
+			zoneTabIndex: -1
+		}}
+		onconsider={(event) => (dragged = event.detail.items)}
+		onfinalize={finalize}
+	>
+		{#each shown as chip (chip.id)}
+			{@const block = byKey.get(chip.id)}
+			<li class="flex items-start gap-1">
+				{#if block}
+					{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
+						<span
+							use:dragHandle
+							aria-label="Drag {blockName(block)} to another page"
+							class="flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
+							><svg viewBox="0 0 8 14" class="h-3" aria-hidden="true">
+								{#each [2, 7, 12] as y (y)}
+									<circle cx="2" cy={y} r="1.1" class="fill-current" />
+									<circle cx="6" cy={y} r="1.1" class="fill-current" />
+								{/each}
+							</svg></span
+						>
+					{/if}
+					<BlockMenu {desk} {block} {page} />
 				{/if}
-				<BlockMenu {desk} {block} {page} />
-			{/if}
-		</li>
-	{/each}
-</ul>
-{#if over.length > 0 && own.length === 0}<span class="sr-only">over the fold</span>{/if}
+			</li>
+		{/each}
+	</ul>
+	{#if members.length > 0}
+		<ul aria-label="Inside, on page {page}" class="pl-5 text-sm">
+			{#each members as block (blockKey(block))}
+				<li><BlockMenu {desk} {block} {page} /></li>
+			{/each}
+		</ul>
+	{/if}
+	{#if over.length > 0 && own.length === 0}<span class="sr-only">over the fold</span>{/if}
+</div>

@@ -8,6 +8,8 @@
 	import type { MonthDesk } from './month-desk.svelte';
 	import CalendarFile from './CalendarFile.svelte';
 	import ContentFields from './ContentFields.svelte';
+	import AddWish from './AddWish.svelte';
+	import HostFields from './HostFields.svelte';
 	import FormChoice from './FormChoice.svelte';
 	import KeepKind from './KeepKind.svelte';
 	import PlaceFields from './PlaceFields.svelte';
@@ -15,7 +17,7 @@
 	import WeeksFields from './WeeksFields.svelte';
 	import WhatIf from './WhatIf.svelte';
 
-	let { desk, wish }: { desk: MonthDesk; wish: Wish } = $props();
+	let { desk, wish, host }: { desk: MonthDesk; wish: Wish; host?: Wish } = $props();
 
 	const kind = $derived(kindById(wish.kind));
 	const block = $derived(desk.run.blocks.find((block) => block.wish === wish.id));
@@ -78,7 +80,7 @@
 	<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="Where it goes">
 		{#if wish.weeks}
 			<WeeksFields {desk} {wish} weeks={wish.weeks} />
-		{:else if form && form.spans.length > 1}
+		{:else if form && form.spans.length > 1 && !host}
 			<Choice
 				label="Lies on"
 				value={wish.span ?? 'any'}
@@ -92,7 +94,9 @@
 			options={importances}
 			onchange={(importance) => edit({ importance })}
 		/>
-		{#if !wish.weeks}<PlaceFields {desk} {wish} />{/if}
+		{#if !wish.weeks}<HostFields {desk} {wish} {host} />{/if}
+		{#if !wish.weeks && !host}<PlaceFields {desk} {wish} />{/if}
+		{#if form?.rooms}<AddWish {desk} host={wish} />{/if}
 	</section>
 	<WhatIf {desk} {wish} />
 	<KeepKind {wish} onkeep={() => invalidate('horarium:month')} />

@@ -1,17 +1,26 @@
 <script lang="ts">
 	import { dragHandleZone, TRIGGERS, type DndEvent } from 'svelte-dnd-action';
 	import { calm } from '../shell/calm';
+	import { allWishes, type Wish } from '$lib/core/wish';
+	import { nameOf } from './block-name';
 	import type { MonthDesk } from './month-desk.svelte';
 	import WishRow from './WishRow.svelte';
 
-	let { desk }: { desk: MonthDesk } = $props();
+	interface Props {
+		desk: MonthDesk;
+		/** The wish whose members these are; the month's own wishes without one. */
+		host?: Wish;
+	}
+	/** Wishes in their order; a row that is dragged into another's members lives there from then on. */
+	let { desk, host }: Props = $props();
 
 	/** What is dragged is a place in the order; the library need not know of every keystroke in a wish. */
 	interface Place {
 		readonly id: string;
 	}
 
-	const ids = $derived(desk.wishes.map(({ id }) => id).join('\n'));
+	const own = $derived(host ? (host.members ?? []) : desk.wishes);
+	const ids = $derived(own.map(({ id }) => id).join('\n'));
 	const inOrder = $derived(
 		ids
 			.split('\n')
@@ -21,7 +30,7 @@
 	/** The order while a row is being dragged; otherwise the desk's. */
 	let dragged = $state.raw<Place[]>();
 	const shown = $derived(dragged ?? inOrder);
-	const wishes = $derived(new Map(desk.wishes.map((wish) => [wish.id, wish])));
+	const wishes = $derived(new Map(allWishes(desk.wishes).map((wish) => [wish.id, wish])));
 
 	function consider(event: CustomEvent<DndEvent<Place>>) {
 		// By keyboard a drag ends with this; nothing is finalized after it.
@@ -31,20 +40,24 @@
 
 	function finalize(event: CustomEvent<DndEvent<Place>>) {
 		dragged = undefined;
-		desk.change({ wishes: event.detail.items.flatMap(({ id }) => wishes.get(id) ?? []) });
+		desk.arrange(
+			host?.id,
+			event.detail.items.map(({ id }) => id)
+		);
 	}
 </script>
 
-{#if shown.length === 0}
+{#if shown.length === 0 && !host}
 	<p class="py-6 text-ink-soft">Nothing is wished for yet. Add a first page below.</p>
 {/if}
 <ol
-	aria-label="Wishes"
-	class="flex flex-col"
+	aria-label={host ? `In ${nameOf(host)}` : 'Wishes'}
+	class="flex flex-col {host ? 'mb-2 ml-4 min-h-6 border-l-2 border-hairline pl-2' : ''}"
 	use:dragHandleZone={{
 		items: shown,
 		flipDurationMs: calm() ? 0 : 150,
-		dropTargetStyle: {},
+		type: 'wishes',
+		dropTargetStyle: host ? { outline: '2px dashed var(--calm)' } : {},
 		autoAriaDisabled: true,
 		zoneTabIndex: -1
 	}}
@@ -53,8 +66,8 @@
 >
 	{#each shown as place, index (place.id)}
 		{@const wish = wishes.get(place.id)}
-		<li class="border-b border-hairline bg-sheet">
-			{#if wish}<WishRow {desk} {wish} {index} />{/if}
+		<li class="bg-sheet {host ? '' : 'border-b border-hairline'}">
+			{#if wish}<WishRow {desk} {wish} {index} {host} />{/if}
 		</li>
 	{/each}
 </ol>

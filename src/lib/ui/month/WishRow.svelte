@@ -1,20 +1,37 @@
 <script lang="ts">
 	import { dragHandle } from 'svelte-dnd-action';
 	import { kindById } from '$lib/core/catalogue';
+	import { formById } from '$lib/core/forms';
 	import type { Wish } from '$lib/core/wish';
 	import { focusOn } from '../focus';
 	import { isTyping } from '../shell/keys';
 	import type { MonthDesk } from './month-desk.svelte';
+	import { nameOf } from './block-name';
 	import Remedies from './Remedies.svelte';
+	import WishList from './WishList.svelte';
 
-	let { desk, wish, index }: { desk: MonthDesk; wish: Wish; index: number } = $props();
+	interface Props {
+		desk: MonthDesk;
+		wish: Wish;
+		index: number;
+		/** The wish in which it lives. */
+		host?: Wish;
+	}
+	let { desk, wish, index, host }: Props = $props();
 
 	const kind = $derived(kindById(wish.kind));
-	const name = $derived(wish.title || kind?.name || wish.kind);
+	const name = $derived(nameOf(wish));
+	const testId = $derived(host ? `${host.id}-member-${index}` : `wish-${index}`);
 	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === wish.id));
 	const block = $derived(blocks[0]);
 	const missing = $derived(desk.run.unplaced.filter((unplaced) => unplaced.wish === wish.id));
 	const open = $derived(desk.chosen === wish.id);
+	/** Whether it has rooms for others. */
+	const roomy = $derived(
+		formById(wish.form ?? block?.form ?? kind?.forms[0] ?? '')?.rooms !== undefined
+	);
+	const members = $derived(wish.members ?? []);
+	let folded = $state(false);
 	const numbers = $derived(blocks.flatMap(({ pieces }) => pieces.map((piece) => piece.page)));
 	const pages = $derived([...new Set([Math.min(...numbers), Math.max(...numbers)])].join('–'));
 
@@ -33,8 +50,9 @@
 	function remove() {
 		desk.remove(wish.id);
 		void focusOn(
-			`[data-testid="wish-${index}"]`,
-			`[data-testid="wish-${index - 1}"]`,
+			...(host
+				? [`[data-testid="${host.id}-member-${index}"]`, `[data-wish="${host.id}"]`]
+				: [`[data-testid="wish-${index}"]`, `[data-testid="wish-${index - 1}"]`]),
 			'[data-testid="add-wish"]'
 		);
 	}
@@ -58,15 +76,16 @@
 		aria-expanded={open}
 		onclick={() => (desk.chosen = open ? undefined : wish.id)}
 		onkeydown={pressed}
-		data-testid="wish-{index}"
+		data-testid={testId}
+		data-wish={wish.id}
 	>
 		<span class="flex w-full items-baseline gap-2">
-			<span class="font-serif text-lg">{name}</span>
+			<span class="font-serif {host ? '' : 'text-lg'}">{name}</span>
 			{#if kind && kind.name !== name}<span class="truncate text-sm text-ink-soft">{kind.name}</span
 				>{/if}
 			{#if block}<span class="ml-auto shrink-0 text-sm text-ink-soft">p. {pages}</span>{/if}
 		</span>
-		{#if block}
+		{#if block && !host}
 			{#if wish.weeks}
 				<span class="text-sm text-ink-soft"
 					>{blocks.length}
@@ -83,6 +102,14 @@
 			>
 		{/each}
 	</button>
+	{#if members.length > 0}
+		<button
+			class="button button-quiet min-h-9 text-sm"
+			aria-expanded={!folded}
+			aria-label="{folded ? 'Show' : 'Fold away'} what {name} holds"
+			onclick={() => (folded = !folded)}>{folded ? `${members.length} ▸` : '▾'}</button
+		>
+	{/if}
 	<button class="button button-quiet min-h-9 text-sm" aria-label="Remove {name}" onclick={remove}
 		>Remove</button
 	>
@@ -93,10 +120,13 @@
 {#if open}
 	<!-- Loaded when first opened: the month is read far more often than a wish is changed. -->
 	{#await import('./WishEditor.svelte') then { default: WishEditor }}
-		<WishEditor {desk} {wish} />
+		<WishEditor {desk} {wish} {host} />
 	{:catch}
 		<p role="alert" class="pb-2 text-sm text-caution">
 			Horarium does not answer, so this cannot be changed just now. Close it and open it again.
 		</p>
 	{/await}
+{/if}
+{#if !folded && (members.length > 0 || (open && roomy))}
+	<WishList {desk} host={wish} />
 {/if}

@@ -1,8 +1,14 @@
 import { kindOf, type Block } from '$lib/core/fit';
+import type { Wish } from '$lib/core/wish';
+
+/** What a wish is called on the screens. */
+export function nameOf(wish: Wish): string {
+	return wish.title || kindOf(wish).name;
+}
 
 /** What a block is called on the screens. */
 export function blockName({ as }: Block): string {
-	const name = as.title || kindOf(as).name;
+	const name = nameOf(as);
 	return as.part ? `${name}, week ${as.part.week}` : name;
 }
 

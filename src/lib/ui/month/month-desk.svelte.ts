@@ -1,8 +1,9 @@
 import { createContext } from 'svelte';
-import { kindById } from '$lib/core/catalogue';
+import { begin as begun, idGiver, kindById } from '$lib/core/catalogue';
 import type { Cut } from '$lib/core/cuts';
 import {
 	drawPage,
+	holdAt,
 	lockPages,
 	pinOf,
 	planOf,
@@ -17,7 +18,16 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
-import type { Wish } from '$lib/core/wish';
+import {
+	allWishes,
+	arranged,
+	intoHost,
+	outOfHost,
+	withChanged,
+	withSiblings,
+	without,
+	type Wish
+} from '$lib/core/wish';
 import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
 import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
@@ -247,48 +257,78 @@ export class MonthDesk {
 	/** Adds a wish of a kind at the end of the list. */
 	add(kindId: string): void {
 		const kind = kindById(kindId);
-		if (kind) this.addWish({ ...kind.start, id: kindId, kind: kindId });
+		if (kind) this.put(begun(kind, this.freeIds()));
 	}
 
 	/** Adds a copy of a wish at the end of the list, under an id that is free. */
 	addWish(like: Wish): void {
-		const wish: Wish = { ...like, id: this.freeId(like.kind) };
+		this.put(renamed(like, this.freeIds()));
+	}
+
+	private put(wish: Wish): void {
 		this.change({ wishes: [...this.wishes, wish] });
 		this.chosen = wish.id;
 	}
 
+	/** Adds a wish of a kind to what lives in another's rooms. */
+	addMember(host: string, kindId: string): void {
+		const kind = kindById(kindId);
+		if (!kind) return;
+		const wish = begun(kind, this.freeIds());
+		this.change({ wishes: intoHost([...this.wishes, wish], wish.id, host) });
+		this.chosen = wish.id;
+	}
+
+	/** Puts the month's wishes, or the members of one, in an order; what stood elsewhere comes in. */
+	arrange(host: string | undefined, ids: readonly string[]): void {
+		const wishes = arranged(this.wishes, host, ids);
+		if (wishes !== this.wishes) this.change({ wishes });
+	}
+
+	/** Moves a wish into another's rooms. */
+	into(id: string, host: string, place: Pick<Wish, 'room' | 'spot'> = {}): void {
+		this.change({ wishes: intoHost(this.wishes, id, host, place) });
+	}
+
+	/** Takes a member out of its host, onto pages of its own. */
+	takeOut(id: string): void {
+		this.change({ wishes: outOfHost(this.wishes, id) });
+	}
+
 	/** Puts a copy of a wish behind it, under an id that is free; what is pinned stays with the first. */
 	duplicate(id: string): void {
-		const at = this.wishes.findIndex((wish) => wish.id === id);
-		const like = this.wishes[at];
-		if (!like) return;
-		const copy: Wish = { ...like, id: this.freeId(like.kind), pin: undefined, facing: undefined };
-		this.change({ wishes: this.wishes.toSpliced(at + 1, 0, copy) });
-		this.chosen = copy.id;
+		let copied: string | undefined;
+		const wishes = withSiblings(this.wishes, id, (siblings, at) => {
+			const like = siblings[at];
+			if (!like) return siblings;
+			const copy = renamed(like, this.freeIds());
+			copied = copy.id;
+			const free: Wish = { ...copy, pin: undefined, facing: undefined, spot: undefined };
+			return siblings.toSpliced(at + 1, 0, free);
+		});
+		this.change({ wishes });
+		this.chosen = copied;
 	}
 
 	remove(id: string): void {
-		this.change({ wishes: this.wishes.filter((wish) => wish.id !== id) });
+		this.change({ wishes: without(this.wishes, id) });
 		if (this.chosen === id) this.chosen = undefined;
 	}
 
 	/** Changes some of a wish's fields. */
 	edit(id: string, fields: Partial<Wish>): void {
 		const name = `${id} ${Object.keys(fields).join()}`;
-		this.change(
-			{ wishes: this.wishes.map((wish) => (wish.id === id ? { ...wish, ...fields } : wish)) },
-			name
-		);
+		this.change({ wishes: withChanged(this.wishes, id, (wish) => ({ ...wish, ...fields })) }, name);
 	}
 
-	/** Moves a wish by some places in the list. */
+	/** Moves a wish by some places in the list, a member among those that share its host. */
 	move(id: string, by: number): void {
-		const from = this.wishes.findIndex((wish) => wish.id === id);
-		const to = Math.min(this.wishes.length - 1, Math.max(0, from + by));
-		const wish = this.wishes[from];
-		if (!wish || from === to) return;
-		const rest = this.wishes.filter((other) => other !== wish);
-		this.change({ wishes: [...rest.slice(0, to), wish, ...rest.slice(to)] });
+		const wishes = withSiblings(this.wishes, id, (siblings, from) => {
+			const to = Math.min(siblings.length - 1, Math.max(0, from + by));
+			const wish = siblings[from];
+			return wish && from !== to ? siblings.toSpliced(from, 1).toSpliced(to, 0, wish) : siblings;
+		});
+		if (wishes !== this.wishes) this.change({ wishes });
 	}
 
 	/** Keeps a block where it is, or on another page, or lets its wish move again. */
@@ -296,11 +336,21 @@ export class MonthDesk {
 		const pin =
 			to === 'free' ? undefined : to === 'here' ? { ...pinOf(block), alone } : { page: to, alone };
 		// Not as an edit: each of these is a step of its own to take back.
-		const wishes = this.wishes.map((wish) =>
-			wish.id === block.wish
-				? { ...wish, pin: pin && (alone ? pin : { ...pin, alone: undefined }) }
-				: wish
-		);
+		if (block.host && to !== 'free' && to !== 'here') {
+			const out = outOfHost(this.wishes, block.wish);
+			return this.moveByHand(
+				block.wish,
+				withChanged(out, block.wish, (wish) => ({ ...wish, pin }))
+			);
+		}
+		const wishes = !block.host
+			? withChanged(this.wishes, block.wish, (wish) => ({
+					...wish,
+					pin: pin && (alone ? pin : { ...pin, alone: undefined })
+				}))
+			: to === 'here'
+				? holdAt(this.plan, this.run, block, block.pieces)
+				: withChanged(this.wishes, block.wish, (wish) => ({ ...wish, spot: undefined }));
 		this.moveByHand(block.wish, wishes);
 	}
 
@@ -413,18 +463,24 @@ export class MonthDesk {
 		return earlierCuts.length > 0 ? { ...plan, earlierCuts } : plan;
 	}
 
-	/** An id that nothing has or had: what is drawn or can be brought back keeps its own. */
-	private freeId(kindId: string): string {
+	/** Ids that nothing has or had: what is drawn or can be brought back keeps its own. */
+	private freeIds(): (kind: string) => string {
 		const { past, present, future } = this.history;
-		const taken = [...past, present, ...future].flatMap(({ wishes, drawn }) => [
-			...wishes.map(({ id }) => id),
-			...(drawn?.blocks.map(({ wish }) => wish.id) ?? [])
-		]);
-		if (!taken.includes(kindId)) return kindId;
-		let count = 2;
-		while (taken.includes(`${kindId}-${count}`)) count++;
-		return `${kindId}-${count}`;
+		return idGiver(
+			[...past, present, ...future].flatMap(({ wishes, drawn }) => [
+				...allWishes(wishes).map(({ id }) => id),
+				...(drawn?.blocks.map(({ wish }) => wish.id) ?? [])
+			])
+		);
 	}
+}
+
+/** A copy of a wish and its members under other ids. */
+function renamed(wish: Wish, freeId: (kind: string) => string): Wish {
+	const copy: Wish = { ...wish, id: freeId(wish.kind) };
+	return wish.members
+		? { ...copy, members: wish.members.map((member) => renamed(member, freeId)) }
+		: copy;
 }
 
 /** Puts the desk where the screens of its month find it, and finds it there. */

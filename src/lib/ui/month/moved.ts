@@ -1,4 +1,4 @@
-import { lockPages, type Block, type Plan, type Run } from '$lib/core/fit';
+import { lockPages, ownBlocks, type Block, type Plan, type Run } from '$lib/core/fit';
 import type { Wish } from '$lib/core/wish';
 
 /** What tells a block from all others wherever it lies. */
@@ -28,7 +28,7 @@ export interface HandMove {
 /** Other blocks that lie elsewhere since a hand moved one. */
 export function othersMoved({ wish, run }: HandMove, after: Run): Block[] {
 	const moved = new Set(movedBlocks(run, after));
-	return after.blocks.filter((block) => block.wish !== wish && moved.has(movingKey(block)));
+	return ownBlocks(after).filter((block) => block.wish !== wish && moved.has(movingKey(block)));
 }
 
 /** Wishes with all but the moved one held where they lay before; weekly pages move only as a whole. */

@@ -9,13 +9,15 @@
 
 	const { rect } = $derived(moving);
 	const faults = $derived(move.result?.faults ?? []);
+	const nameOf = (wish: string) => {
+		const other = desk.run.blocks.find((block) => block.wish === wish);
+		return other ? blockName(other) : wish;
+	};
+	const home = $derived(faults.find((fault) => fault.kind === 'into'));
 	const names = (held: boolean) =>
 		faults
 			.flatMap((fault) => (fault.kind === 'over' && fault.held === held ? [fault.wish] : []))
-			.map((wish) => {
-				const other = desk.run.blocks.find((block) => block.wish === wish);
-				return other ? blockName(other) : wish;
-			})
+			.map(nameOf)
 			.join(', ');
 	const hard = (fault: PlaceFault) => {
 		if (fault.kind === 'off-page') return 'over the edge of the page';
@@ -34,5 +36,6 @@
 from <strong class="text-rubric">({rect.x}, {rect.y})</strong>,
 <strong class="text-rubric">{rect.w} × {rect.h}</strong>{#if cell}, cells
 	<strong class="text-rubric">{cell.w} × {cell.h}</strong>{/if}
+{#if home && stays}<span class="text-calm">· goes into {nameOf(home.wish)}</span>{/if}
 {#if !stays}<span class="text-caution">· {against}</span>
 {:else if names(false)}<span class="text-calm">· {names(false)} gives way</span>{/if}

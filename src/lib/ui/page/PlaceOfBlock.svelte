@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { mayStay, type Block } from '$lib/core/fit';
 	import { pageOf } from '$lib/core/paper';
+	import { wishById } from '$lib/core/wish';
 	import NumberField from '../fields/NumberField.svelte';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { blockName } from '../month/block-name';
@@ -12,7 +13,8 @@
 	const [piece] = $derived(block.pieces);
 	const grid = $derived(pageOf(desk.plan.notebook, piece.page));
 	const over = $derived(block.room.span === 'spread');
-	const pin = $derived(desk.wishes.find(({ id }) => id === block.wish)?.pin);
+	const wish = $derived(wishById(desk.wishes, block.wish));
+	const pin = $derived(wish?.pin ?? wish?.spot);
 	let refused = $state<string>();
 
 	const nameOf = (wish: string) => {

@@ -9,6 +9,7 @@ import {
 	type HandPlaced,
 	type Pieces
 } from '$lib/core/fit';
+import { allWishes } from '$lib/core/wish';
 import { mergeMarks, type Mark } from '$lib/core/draw';
 import {
 	alignments,
@@ -68,7 +69,9 @@ export class BlockMove {
 	get rest() {
 		const { moving, desk } = this;
 		if (!moving) return desk.run;
-		return { ...desk.run, blocks: desk.run.blocks.filter((block) => block !== moving.block) };
+		// What lives in it is in the hand with it.
+		const own = new Set(allWishes([moving.block.as]).map(({ id }) => id));
+		return { ...desk.run, blocks: desk.run.blocks.filter(({ wish }) => !own.has(wish)) };
 	}
 
 	can(block: Block): boolean {
@@ -142,7 +145,7 @@ export class BlockMove {
 		const [{ page, rect }] = moving.block.pieces;
 		const moved = page !== moving.page || JSON.stringify(rect) !== JSON.stringify(moving.rect);
 		if (moved && !mayStay(placed)) return false;
-		const wishes = holdAt(desk.plan, moving.block, placed.pieces);
+		const wishes = holdAt(desk.plan, desk.run, moving.block, placed.pieces);
 		if (moved) desk.moveByHand(moving.block.wish, wishes, name);
 		this.moving = undefined;
 		return true;

@@ -1,7 +1,7 @@
 import type { Host } from './company';
 import { Fillers } from './fillers';
 import { Groups, mostKept, type Member, type Share } from './groups';
-import type { Problem, ProblemItem, ProblemPage } from './problem';
+import { clearOf, type Problem, type ProblemItem, type ProblemPage } from './problem';
 import type { Group } from './group';
 import type { PackingCache } from './packing-cache';
 
@@ -219,8 +219,7 @@ export class Moves {
 				const place = this.places.get(item) ?? state.next;
 				const before = this.groups.areaBefore(page, state.next, place);
 				if (before > page.w * (page.h - spread.left)) continue;
-				if (page.obstacles.some(({ y }) => y < spread.left)) continue;
-				if (right.obstacles.some(({ y }) => y < spread.right)) continue;
+				if (!clearOf(spread, page.obstacles, right.obstacles)) continue;
 				const whole = spread.right === right.h;
 				const missed = whole ? this.lossOf(this.groups.boundTo(state.page + 1)) : 0;
 				const { host, cost: joins } = this.groups.hosting(state.page, item);

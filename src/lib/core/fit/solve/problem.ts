@@ -1,4 +1,4 @@
-import type { Rect, Side, Size } from '../../paper';
+import { overlaps, type Rect, type Side, type Size } from '../../paper';
 import type { Company } from './company';
 
 /** A size that an item can take on one page, in squares, and its price. */
@@ -11,6 +11,19 @@ export interface SpreadOption {
 	readonly left: number;
 	readonly right: number;
 	readonly cost: number;
+	/** What it covers on each page where something is held beside it; all of these rows where it is not said. */
+	readonly covers?: readonly [readonly Rect[], readonly Rect[]];
+}
+
+/** Whether a spread's option keeps clear of what is taken on its pages. */
+export function clearOf(
+	{ left, right, covers }: SpreadOption,
+	onLeft: readonly Rect[],
+	onRight: readonly Rect[]
+): boolean {
+	const hit = (taken: readonly Rect[], rows: number, own: readonly Rect[] | undefined) =>
+		taken.some((rect) => (own ? own.some((other) => overlaps(rect, other)) : rect.y < rows));
+	return !hit(onLeft, left, covers?.[0]) && !hit(onRight, right, covers?.[1]);
 }
 
 /** A page that may be filled. Pages stand in the order of the book. */

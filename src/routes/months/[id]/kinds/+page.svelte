@@ -2,7 +2,7 @@
 	import { monthWords } from '$lib/ui/words';
 	import { invalidate } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
-	import { isMeant, kinds, purposes } from '$lib/core/catalogue';
+	import { begin, idGiver, isMeant, kinds, purposes } from '$lib/core/catalogue';
 	import type { Wish } from '$lib/core/wish';
 	import TextField from '$lib/ui/fields/TextField.svelte';
 	import KindCard from '$lib/ui/kinds/KindCard.svelte';
@@ -48,7 +48,7 @@
 				entries: kinds
 					.filter((kind) => kind.purpose === id)
 					.map((kind): Entry => {
-						const wish = { ...kind.start, id: kind.id, kind: kind.id };
+						const wish = begin(kind, idGiver([]));
 						return { key: kind.id, name: kind.name, about: kind.about, wish };
 					})
 			}))

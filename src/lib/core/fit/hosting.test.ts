@@ -1,0 +1,184 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
+import { brokenRules } from '../../../../tests/support/judge';
+import { begin, idGiver, kindById } from '../catalogue';
+import type { Wish } from '../wish';
+import { contains } from '../paper';
+import { drawPage, holdAt, pageMarks, placeByHand, planRun, roomsOf, type Plan, type Run } from '.';
+
+const kindOf = (id: string) => {
+	const kind = kindById(id);
+	if (!kind) throw new RangeError(id);
+	return kind;
+};
+const fresh = (id: string, more: Partial<Wish> = {}): Wish => ({
+	...begin(kindOf(id), idGiver([])),
+	...more
+});
+const blockOf = (run: Run, id: string) => {
+	const found = run.blocks.find(({ wish }) => wish === id);
+	if (!found) throw new Error(`${id} has no place`);
+	return found;
+};
+const may2020 = { year: 2020, month: 5 } as const;
+
+describe('rooms', () => {
+	test('cells of 5 × 5 over 28 + 28 leave 8 and 13 beside the grid, of 6 × 6 4 and 10', () => {
+		for (const [cell, left, right] of [
+			[5, 8, 13],
+			[6, 4, 10]
+		] as const) {
+			const rules = { 'month-grid': { cell: { w: cell, h: cell } } };
+			const plan = planWith([{ id: 'calendar', kind: 'month-calendar', span: 'spread', rules }]);
+			const rooms = roomsOf(plan, blockOf(planRun(plan), 'calendar'));
+			const sizes = Object.fromEntries(rooms.map(({ name, rect: { w, h } }) => [name, { w, h }]));
+			// Header included: 1 + 6 weeks.
+			const h = 1 + 6 * cell;
+			expect(sizes).toEqual({
+				left: { w: left, h },
+				right: { w: right, h },
+				'below-left': { w: 28, h: 40 - h },
+				'below-right': { w: 28, h: 40 - h }
+			});
+		}
+	});
+
+	test('counts pinned beside a 6 × 6 calendar in May 2020 from Sunday stay there', () => {
+		const plan = planWith(
+			[
+				{
+					id: 'calendar',
+					kind: 'month-calendar',
+					span: 'spread',
+					importance: 'must',
+					rules: { 'month-grid': { cell: { w: 6, h: 6 } } }
+				},
+				fresh('follower-counts', { id: 'counts', pin: { page: 15, x: 19, y: 1 } })
+			],
+			{
+				month: may2020,
+				weekStart: 'sunday',
+				notebook: { ...a5, freePages: [{ first: 14, last: 20 }] }
+			}
+		);
+		const run = planRun(plan);
+		expect(run.unplaced).toEqual([]);
+		expect(blockOf(run, 'counts').pieces[0]).toMatchObject({ page: 15, rect: { x: 19, y: 1 } });
+		expect(blockOf(run, 'calendar').pieces.map(({ page }) => page)).toEqual([14, 15]);
+	});
+});
+
+describe('members', () => {
+	const beside: Wish = {
+		id: 'calendar',
+		kind: 'month-calendar',
+		span: 'spread',
+		members: [
+			{ id: 'watches', kind: 'tasks', title: 'Watches', form: 'lists', room: 'right' },
+			{ id: 'bakes', kind: 'tasks', title: 'To bake', form: 'lists', room: 'right' }
+		]
+	};
+
+	test('stand in the room they are meant for, equal in size, and the cells make way', () => {
+		const plan = planWith([beside]);
+		const run = planRun(plan);
+		const [watches, bakes] = [blockOf(run, 'watches'), blockOf(run, 'bakes')];
+		expect(watches.host).toEqual({ wish: 'calendar', room: 'right' });
+		expect(watches.room).toEqual(bakes.room);
+		expect(bakes.pieces[0].rect.y).toBeGreaterThan(watches.pieces[0].rect.y);
+		// Lists want 12 squares: cells of 5 leave 13, one of them free.
+		expect(blockOf(run, 'calendar').facts.cell?.w).toBe(5);
+		expect(watches.pieces[0].rect).toMatchObject({ x: 16, w: 12 });
+		expect(brokenRules(plan, run)).toEqual([]);
+	});
+
+	test('that find no room are told, and cost no other its place', () => {
+		const big: Wish = { id: 'big', kind: 'spending', form: 'table', size: { w: 28, h: 39 } };
+		const run = planRun(planWith([{ ...beside, members: [...(beside.members ?? []), big] }]));
+		expect(run.unplaced).toEqual([
+			{ wish: 'big', reason: expect.stringContaining('there is no room for it') }
+		]);
+		expect(run.blocks.map(({ wish }) => wish)).toEqual(['calendar', 'watches', 'bakes']);
+	});
+
+	test('two deep: a page may hold a calendar that holds a list', () => {
+		const page: Wish = {
+			id: 'page',
+			kind: 'composed',
+			title: 'May',
+			members: [{ ...beside, span: undefined }]
+		};
+		const plan = planWith([page]);
+		const run = planRun(plan);
+		expect(brokenRules(plan, run)).toEqual([]);
+		expect(blockOf(run, 'calendar').host?.wish).toBe('page');
+		expect(blockOf(run, 'watches').host?.wish).toBe('calendar');
+		expect(run.pagesUsed).toBe(1);
+	});
+
+	test.each(['composed', 'month-plan', 'overview', 'dashboard', 'health-page', 'cash-page'])(
+		'a %s holds all that it starts with, on pages of 28 × 40 and 24 × 34',
+		(id) => {
+			for (const [columns, rows] of [
+				[28, 40],
+				[24, 34]
+			] as const) {
+				const pageMm = { width: columns * 5 + 8, height: rows * 5 + 10 };
+				const plan = planWith([fresh(id)], { notebook: { ...a5, pageMm, columns, rows } });
+				const run = planRun(plan);
+				expect(run.unplaced).toEqual([]);
+				expect(brokenRules(plan, run)).toEqual([]);
+			}
+		}
+	);
+
+	test('are drawn with their host, and kept when the page is drawn', () => {
+		const plan = planWith([beside, fresh('mood')]);
+		const run = planRun(plan);
+		const drawn = drawPage(plan, run, undefined, blockOf(run, 'calendar').pieces[0].page);
+		expect(drawn.blocks.map(({ wish }) => wish.id)).toEqual(['calendar', 'watches', 'bakes']);
+		const later: Plan = { ...plan, wishes: [fresh('mood')], drawn };
+		const page = blockOf(run, 'watches').pieces[0].page;
+		expect(pageMarks(later, planRun(later), page)).toEqual(pageMarks(plan, run, page));
+	});
+
+	test('a block dropped into a free room lives there at that place; moved out it has a page', () => {
+		const plan = planWith([fresh('dashboard', { id: 'page', members: [] }), fresh('goals')]);
+		const run = planRun(plan);
+		const goals = blockOf(run, 'goals');
+		const { page } = blockOf(run, 'page').pieces[0];
+		const pieces = [{ page, rect: { x: 3, y: 9, w: 14, h: 8 } }] as const;
+		expect(placeByHand(plan, run, goals, pieces).faults).toEqual([{ kind: 'into', wish: 'page' }]);
+		const inside = { ...plan, wishes: holdAt(plan, run, goals, pieces) };
+		const after = planRun(inside);
+		expect(blockOf(after, 'goals')).toMatchObject({ pieces, host: { wish: 'page' } });
+		const away = [{ page: page + 2, rect: { x: 0, y: 0, w: 14, h: 8 } }] as const;
+		const out = planRun({
+			...inside,
+			wishes: holdAt(inside, after, blockOf(after, 'goals'), away)
+		});
+		expect(blockOf(out, 'goals').host).toBeUndefined();
+		expect(blockOf(out, 'goals').pieces).toEqual(away);
+	});
+
+	test('lie inside a room of their host, whatever the month', () => {
+		fc.assert(
+			fc.property(anyPlan, (plan) => {
+				const run = planRun(plan);
+				for (const { wish, host, pieces } of run.blocks) {
+					if (!host) continue;
+					const rooms = roomsOf(plan, blockOf(run, host.wish)).filter(
+						({ name }) => name === host.room
+					);
+					for (const { page, rect } of pieces)
+						expect(
+							rooms.some((room) => room.page === page && contains(room.rect, rect)),
+							`${wish} in ${host.wish}`
+						).toBe(true);
+				}
+			}),
+			{ numRuns: 100 }
+		);
+	});
+});

@@ -1,0 +1,83 @@
+import type { Facts, Room } from '../forms';
+import { settingOf, type Choice } from './choices';
+import { choicesIn, missedBy, type Taken } from './hosting';
+import { from } from './pinned';
+import type { Block, Host, Piece, Pieces, Plan, Unplaced } from './plan';
+
+/** A choice at its place in the book. */
+export interface Seated {
+	readonly choice: Choice;
+	/** The block's own room, its members' left aside. */
+	readonly room: Room;
+	readonly pieces: Pieces;
+	readonly discomfort: number;
+}
+
+/**
+ * A choice in another room than the one it was planned for, where its members find no worse places there; a block
+ * without members is drawn in that room as it is.
+ */
+export function inRoom(plan: Plan, choice: Choice, room: Room, taken?: Taken): Choice | undefined {
+	const { inside, form, as } = choice;
+	if (JSON.stringify(room) === JSON.stringify(choice.room)) return choice;
+	if (!inside) {
+		const [layout] = form.layouts(settingOf(plan, as, form), room);
+		if (!layout || layout.discomfort > choice.discomfort) return undefined;
+		return { ...choice, ...layout, discomfort: choice.discomfort };
+	}
+	const found = choicesIn(plan, as, room, false, taken).find((other) => other.form === form);
+	if (!found || missedBy(found) > missedBy(choice)) return undefined;
+	return missedBy(found) < missedBy(choice) || found.discomfort <= choice.discomfort
+		? found
+		: undefined;
+}
+
+/** A block and its members' blocks, each with the sums of what is drawn there. */
+export function blocksOf(plan: Plan, seated: Seated, host?: Host): Block[] {
+	const { choice, pieces } = seated;
+	const own = block(plan, seated);
+	return [
+		host ? { ...own, host } : own,
+		...(choice.inside?.guests ?? []).flatMap(({ choice: guest, room, on, rect }) => {
+			const at: Piece | undefined = pieces[on];
+			if (!at || guest.room.span !== 'page') return [];
+			const { w, h } = guest.inside ? guest.room : rect;
+			return blocksOf(
+				plan,
+				{
+					choice: guest,
+					room: { span: 'page', w, h },
+					pieces: [{ page: at.page, rect: from(at.rect, { ...rect, w, h }) }],
+					discomfort: guest.discomfort
+				},
+				{ wish: choice.as.id, room }
+			);
+		})
+	];
+}
+
+/** Members that found no place with their host. */
+export function unseated({ inside, as, form }: Choice): Unplaced[] {
+	if (!inside) return [];
+	const reason = `there is no room for it in “${as.title ?? form.name}” beside the others`;
+	return [
+		...inside.left.map(({ id }): Unplaced => ({ wish: id, reason })),
+		...inside.guests.flatMap(({ choice }) => unseated(choice))
+	];
+}
+
+/**
+ * A block with the sums of what will be drawn there, the form's first layout in its room; in squares of
+ * the page where the choice it was planned with comes out the same.
+ */
+function block(plan: Plan, { choice, room, pieces, discomfort }: Seated): Block {
+	const { as } = choice;
+	const [drawn = choice] = choice.form.layouts(settingOf(plan, as, choice.form), room);
+	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
+	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why };
+}
+
+/** Whether two rulings differ in nothing but what is left over beside them. */
+function sameRuling(a: Facts, b: Facts): boolean {
+	return JSON.stringify({ ...a, over: 0 }) === JSON.stringify({ ...b, over: 0 });
+}

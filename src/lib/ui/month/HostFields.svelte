@@ -1,0 +1,59 @@
+<script lang="ts">
+	import { formById } from '$lib/core/forms';
+	import { formsOf, roomsOf } from '$lib/core/fit';
+	import { allWishes, mayHold, type Wish } from '$lib/core/wish';
+	import Select from '../fields/Select.svelte';
+	import { focusOn } from '../focus';
+	import { nameOf } from './block-name';
+	import type { MonthDesk } from './month-desk.svelte';
+
+	/** In which other wish it lives, and in which of its rooms. */
+	let { desk, wish, host }: { desk: MonthDesk; wish: Wish; host: Wish | undefined } = $props();
+
+	const hosts = $derived(
+		allWishes(desk.wishes).filter(
+			(other) =>
+				other.id === host?.id ||
+				(mayHold(desk.wishes, other.id, wish.id) && formsOf(other).some(({ rooms }) => rooms))
+		)
+	);
+	const block = $derived(desk.run.blocks.find((block) => block.wish === host?.id));
+	/** The rooms that the host has where it lies now. */
+	const rooms = $derived.by(() => {
+		if (!block) return [];
+		const open = new Set(roomsOf(desk.plan, block).map(({ name }) => name));
+		return (formById(block.form)?.rooms ?? []).filter(
+			({ name }) => open.has(name) || name === wish.room
+		);
+	});
+
+	/** Its row comes up elsewhere in the list, and the focus with it. */
+	function move(to: string) {
+		if (to) desk.into(wish.id, to);
+		else desk.takeOut(wish.id);
+		void focusOn(`[data-wish="${wish.id}"]`);
+	}
+</script>
+
+{#if host || hosts.length > 0}
+	<Select
+		label="Lives"
+		value={host?.id ?? ''}
+		options={[
+			{ value: '', label: 'on a page by itself' },
+			...hosts.map((other) => ({ value: other.id, label: `with “${nameOf(other)}”` }))
+		]}
+		onchange={move}
+	/>
+{/if}
+{#if rooms.length > 1}
+	<Select
+		label="There it stands"
+		value={wish.room ?? ''}
+		options={[
+			{ value: '', label: 'wherever it fits' },
+			...rooms.map(({ name, label }) => ({ value: name, label }))
+		]}
+		onchange={(room) => desk.edit(wish.id, { room: room || undefined, spot: undefined })}
+	/>
+{/if}
