@@ -23,6 +23,8 @@ export interface MonthTable {
 	month: string;
 	week_start: string;
 	aim: string;
+	/** How titles are done; drawn where it is not said. */
+	titles: string | null;
 	/** What is drawn already as JSON; checked when read. */
 	drawn: string | null;
 	/** Cuts as JSON; checked when read. */

@@ -1,6 +1,6 @@
 import { checked } from '$lib/core/formats';
 import type { Cut } from '$lib/core/cuts';
-import type { Aim, Drawn } from '$lib/core/fit';
+import type { Aim, Drawn, Titles } from '$lib/core/fit';
 import type { Wish } from '$lib/core/wish';
 import type { WeekStart } from '$lib/core/month';
 import { sql, type Selectable, type Transaction } from 'kysely';
@@ -16,6 +16,7 @@ export interface MonthContent {
 	readonly month: string;
 	readonly weekStart: WeekStart;
 	readonly aim: Aim;
+	readonly titles?: Titles;
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
 	readonly cuts?: readonly Cut[];
@@ -127,6 +128,7 @@ function columns(content: MonthContent) {
 		month: content.month,
 		week_start: content.weekStart,
 		aim: content.aim,
+		titles: content.titles ?? null,
 		drawn: content.drawn ? JSON.stringify(content.drawn) : null,
 		cuts: content.cuts && content.cuts.length > 0 ? JSON.stringify(content.cuts) : null
 	};
@@ -165,6 +167,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 			month: row.month,
 			weekStart: row.week_start,
 			aim: row.aim,
+			...(row.titles === null ? {} : { titles: row.titles }),
 			wishes: textsIn(row.wishes).map((content): unknown => JSON.parse(content)),
 			...(row.drawn === null ? {} : { drawn: JSON.parse(row.drawn) }),
 			...(row.cuts === null ? {} : { cuts: JSON.parse(row.cuts) })
@@ -174,7 +177,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 	}
 	const kept = checked(monthContentSchema, json);
 	if (!kept.ok) return setAside(reasonOf(kept.faults));
-	const { weekStart, aim, wishes, drawn, cuts } = kept.value;
+	const { weekStart, aim, titles, wishes, drawn, cuts } = kept.value;
 	return {
 		id: row.id,
 		revision: row.revision,
@@ -184,6 +187,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 		weekStart,
 		aim,
 		wishes,
+		...(titles ? { titles } : {}),
 		...(drawn ? { drawn } : {}),
 		...(cuts ? { cuts } : {})
 	};

@@ -6,6 +6,7 @@ import {
 	handSchema,
 	monthSchema,
 	planSchema,
+	titlesSchema,
 	notebookSchema,
 	record,
 	flag,
@@ -26,6 +27,7 @@ export const monthContentSchema = record({
 	month: monthSchema.required(missing),
 	weekStart: weekStartSchema.required(missing),
 	aim: aimSchema.required(missing),
+	titles: titlesSchema,
 	wishes: wishesSchema,
 	drawn: drawnSchema,
 	cuts: cutsSchema

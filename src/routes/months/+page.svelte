@@ -26,10 +26,17 @@
 
 	async function plan() {
 		if (!data.latest) return goto('/welcome');
-		const { notebookId, weekStart, aim } = data.latest;
+		const { notebookId, weekStart, aim, titles } = data.latest;
 		// Pins are to the pages of the month before.
 		const wishes = data.latest.wishes.map((wish) => ({ ...wish, pin: undefined }));
-		const answer = await send('POST', '/app/months', { notebookId, month, weekStart, aim, wishes });
+		const answer = await send('POST', '/app/months', {
+			notebookId,
+			month,
+			weekStart,
+			aim,
+			titles,
+			wishes
+		});
 		if (answer.kind === 'ok')
 			return goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
 		trouble = troubleOf(answer);

@@ -2,7 +2,10 @@ import { kindById, type Kind } from '../catalogue';
 import {
 	formById,
 	misfitOf,
+	naturalWidth,
+	pageSize,
 	titleStyle,
+	twoLines,
 	type Form,
 	type Layout,
 	type Misfit,
@@ -13,7 +16,7 @@ import {
 } from '../forms';
 import { monthShape } from '../month';
 import type { Rect } from '../paper';
-import { allWishes, withRule, type RulesByForm, type Wish } from '../wish';
+import { allWishes, withRule, type Wish } from '../wish';
 import { worstForm } from './aims';
 import type { Plan } from './plan';
 
@@ -22,6 +25,9 @@ const otherForm = 85;
 
 /** A title written on a single row breaks the month's one hand: more than a page saved is worth, less than a wish. */
 const writtenTitle = 45;
+
+/** What letters smaller than the month's cost, where the words could go on two lines. */
+const crampedTitle = 10;
 
 /** A layout with the form that it belongs to. */
 export interface Choice extends Layout {
@@ -138,14 +144,16 @@ export function isFiller(wish: Wish): boolean {
  */
 export function ruledIn(plan: Plan, wish: Wish, room: Room, thorough = false): Choice[] {
 	const choices = formsIn(wish, room).flatMap(({ form, other }) => {
-		const [drawn = [], written = []] = settled(wish, form).map(({ as, cost }) =>
-			form.layouts(settingOf(plan, as, form), room).map((layout): Choice => {
+		const found: Choice[] = [];
+		for (const { as, cost, fallback } of settled(plan, wish, form, pageSize(room).w)) {
+			const best = Math.min(Infinity, ...found.map(({ discomfort }) => discomfort));
+			for (const layout of form.layouts(settingOf(plan, as, form), room)) {
 				const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
-				return { ...layout, form, as, discomfort };
-			})
-		);
-		const best = drawn[0]?.discomfort ?? Infinity;
-		return [...drawn, ...written.filter(({ discomfort }) => thorough || discomfort < best)];
+				if (fallback && !thorough && discomfort >= best) continue;
+				found.push({ ...layout, form, as, discomfort });
+			}
+		}
+		return found;
 	});
 	return choices.sort((a, b) => a.discomfort - b.discomfort);
 }
@@ -153,7 +161,9 @@ export function ruledIn(plan: Plan, wish: Wish, room: Room, thorough = false): C
 /** Why a wish that has no choice in a room does not fit there, by the form that lacks least. */
 export function misfitIn(plan: Plan, wish: Wish, room: Room): Misfit | undefined {
 	const misfits = formsIn(wish, room).flatMap(({ form }) =>
-		settled(wish, form).map(({ as }) => misfitOf(form, settingOf(plan, as, form), room))
+		settled(plan, wish, form, pageSize(room).w).map(({ as }) =>
+			misfitOf(form, settingOf(plan, as, form), room)
+		)
 	);
 	const size = ({ lacking: { w, h } }: Misfit) => (w + h === 0 ? Infinity : w + h);
 	return misfits.sort((a, b) => size(a) - size(b))[0];
@@ -166,21 +176,44 @@ function formsIn(wish: Wish, room: Room): { readonly form: Form; readonly other:
 	);
 }
 
-/** Ways to settle what a wish leaves open of its title, each with what it costs in comfort. */
-function settled(wish: Wish, form: Form): { readonly as: Wish; readonly cost: number }[] {
-	const drawn = wish.title && form.rules.includes(titleStyle);
-	const open = drawn && titleStyle.of({ rules: rulesOf(wish, form) }) === undefined;
-	return [
-		{ as: wish, cost: 0 },
-		...(open ? [{ as: { ...wish, rules: writtenIn(wish, form) }, cost: writtenTitle }] : [])
-	];
+/** A way to settle what a wish leaves open of its title, and what it costs in comfort. */
+interface Settled {
+	readonly as: Wish;
+	readonly cost: number;
+	/** It is tried only where it is more comfortable than the ways before it. */
+	readonly fallback?: boolean;
+}
+
+/** Ways to settle a wish's title in a width: all titles of the month are of one hand, but for those that ask otherwise. */
+function settled(plan: Plan, wish: Wish, form: Form, width: number): readonly Settled[] {
+	const { title } = wish;
+	if (!title || !form.rules.includes(titleStyle)) return [{ as: wish, cost: 0 }];
+	const said = titleStyle.of({ rules: rulesOf(wish, form) });
+	if (said !== undefined) return [{ as: wish, cost: 0 }];
+	const styled = (style: string): Wish => ({
+		...wish,
+		rules: withRule(wish.rules, form.id, titleStyle.name, style)
+	});
+	switch (plan.titles) {
+		case 'none':
+		case 'written':
+			return [{ as: styled(plan.titles), cost: 0 }];
+		default: {
+			const fits = (lines: readonly string[]) =>
+				lines.every((line) => naturalWidth(plan, line) <= width);
+			const lines = twoLines(title);
+			const onOne = fits([title]);
+			const onTwo = !onOne && lines !== undefined && fits(lines);
+			return [
+				{ as: wish, cost: onTwo ? crampedTitle : 0 },
+				...(onTwo ? [{ as: styled('two-lines'), cost: 0 }] : []),
+				{ as: styled('written'), cost: writtenTitle, fallback: true }
+			];
+		}
+	}
 }
 
 /** What a wish says of one form. */
 function rulesOf({ rules }: Wish, form: Form): Rules {
 	return rules?.[form.id] ?? {};
-}
-
-function writtenIn({ rules }: Wish, form: Form): RulesByForm {
-	return withRule(rules, form.id, titleStyle.name, 'written');
 }

@@ -124,9 +124,9 @@ const remembered = new Map<string, Known>();
 const mostRemembered = 500;
 
 function knownOf(plan: Plan, member: Wish): Known {
-	const { month, weekStart, hand, locale } = plan;
+	const { month, weekStart, hand, locale, titles } = plan;
 	const titled = allWishes(plan.wishes).filter(({ title }) => title).length;
-	const name = JSON.stringify([member, month, weekStart, hand, locale, titled]);
+	const name = JSON.stringify([member, month, weekStart, hand, locale, titles, titled]);
 	const found = remembered.get(name);
 	if (found) return found;
 	if (remembered.size >= mostRemembered) remembered.clear();

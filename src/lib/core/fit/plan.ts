@@ -26,6 +26,9 @@ export interface DrawnBlock {
 	readonly pieces: readonly Piece[];
 }
 
+/** How all titles of a month are done, but for those that ask otherwise. */
+export type Titles = 'lettered' | 'written' | 'none';
+
 /** Everything a run is computed from. */
 export interface Plan {
 	readonly notebook: Notebook;
@@ -35,6 +38,8 @@ export interface Plan {
 	/** Language of the names written on pages, a BCP 47 tag. */
 	readonly locale: string;
 	readonly aim: Aim;
+	/** Drawn unless it says otherwise. */
+	readonly titles?: Titles;
 	readonly wishes: readonly Wish[];
 	/** Pages of this month that are drawn already, and what stands on them. */
 	readonly drawn?: Drawn;
@@ -122,6 +127,7 @@ export interface KeptMonth {
 	readonly month: string;
 	readonly weekStart: WeekStart;
 	readonly aim: Aim;
+	readonly titles?: Titles;
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
 	readonly cuts?: readonly Cut[];
@@ -145,6 +151,7 @@ export function planOf(kept: KeptMonth, notebook: Notebook, person: Person): Pla
 		locale: person.locale,
 		aim: kept.aim,
 		wishes: kept.wishes,
+		...(kept.titles ? { titles: kept.titles } : {}),
 		...(kept.drawn && kept.drawn.pages.length > 0 ? { drawn: kept.drawn } : {}),
 		...(kept.cuts && kept.cuts.length > 0 ? { cuts: kept.cuts } : {})
 	};

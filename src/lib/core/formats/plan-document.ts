@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import type { Cut } from '../cuts';
-import type { Aim, Drawn, Plan } from '../fit';
+import type { Aim, Drawn, Plan, Titles } from '../fit';
 import type { Wish } from '../wish';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
@@ -28,6 +28,7 @@ export interface PlanDocument {
 	readonly hand?: Hand;
 	readonly locale?: string;
 	readonly aim: Aim;
+	readonly titles?: Titles;
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
 	readonly cuts?: readonly Cut[];
@@ -43,6 +44,9 @@ export const monthSchema = words(7).test('month', function (value) {
 });
 
 export const aimSchema = oneOf(['fewest-pages', 'balanced', 'roomiest']);
+
+/** How all titles of a month are done. */
+export const titlesSchema = oneOf(['lettered', 'written', 'none']);
 
 /** Wishes of a month: at most 200, their members included, each with an id of its own. */
 export const wishesSchema = list(wishSchema, 0, mostWishes)
@@ -89,6 +93,7 @@ export const planSchema = record(
 		hand: handSchema,
 		locale: words(40),
 		aim: aimSchema.default('balanced'),
+		titles: titlesSchema,
 		wishes: wishesSchema,
 		drawn: drawnSchema,
 		cuts: cutsSchema,
@@ -168,6 +173,7 @@ export function toPlan(document: PlanDocument): Plan {
 		locale: knownLocale(document.locale),
 		aim: document.aim,
 		wishes: document.wishes,
+		...(document.titles ? { titles: document.titles } : {}),
 		...(document.drawn ? { drawn: document.drawn } : {}),
 		...(document.cuts ? { cuts: document.cuts } : {}),
 		...(document.earlierCuts ? { earlierCuts: document.earlierCuts } : {})

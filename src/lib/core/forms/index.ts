@@ -46,6 +46,7 @@ export * from './misfit';
 export * from './content';
 export * from './rule';
 export { titleStyle } from './common-rules';
+export { naturalWidth, twoLines } from './title-band';
 export { hexagonAt, hexagonColour, hexagonField } from './hexagon';
 
 /** Every way a page can be ruled. */

@@ -59,8 +59,8 @@ const writableCell = 4;
 function comfortOf(setting: Setting, cell: Size): number {
 	const unfit = unfitEvents(setting, cell.h).length;
 	const low = cell.h >= writableCell ? 0 : cell.h === leastCell ? 70 : 100;
-	const small = cellDiscomfort(Math.min(cell.w, cell.h)) + 5 * Math.min(6, unfit);
-	return Math.min(100, Math.max(low, small));
+	const small = cellDiscomfort(low > 0 ? cell.w : Math.min(cell.w, cell.h));
+	return Math.min(100, low + small + 5 * Math.min(6, unfit));
 }
 
 /** Events that found no row stand in the outer side column of the right page, if that is asked for. */

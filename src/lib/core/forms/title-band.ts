@@ -7,10 +7,19 @@ import type { Setting } from './form';
 /** Height of a page title: 3 squares for the letters, 1 below (common practice: 4). */
 export const titleHeight = 4;
 
-/** Squares the wish's title takes at the top of its block: 4, 1 where it is written, or 0 where it has none. */
+/** Squares the wish's title takes at the top of its block: 4, 8 on two lines, 1 where it is written, 0 where it has none. */
 export function titleRows(setting: Setting): number {
 	if (!setting.content.title) return 0;
-	return titleStyle.of(setting) === 'written' ? 1 : titleHeight;
+	switch (titleStyle.of(setting)) {
+		case 'none':
+			return 0;
+		case 'written':
+			return 1;
+		case 'two-lines':
+			return 2 * titleHeight;
+		default:
+			return titleHeight;
+	}
 }
 
 /** A title's drawn letters: so wide and high, with this gap (common practice). */
@@ -32,6 +41,27 @@ export function drawnLetters(drawn: readonly string[], fit: Lettering, rect: Rec
 		const x = rect.x + fit.margin + place * (fit.letter + fit.gap);
 		return letter === ' ' ? [] : [text(letter, { ...rect, x, w: fit.letter }, 'lettering')];
 	});
+}
+
+/**
+ * A title's words on two lines whose longer one is as short as can be; undefined where there is only one word. Words
+ * part at spaces.
+ */
+export function twoLines(title: string): readonly [string, string] | undefined {
+	const words = title.split(' ').filter(Boolean);
+	const ways = words.slice(1).map((_, index): readonly [string, string] => {
+		const at = index + 1;
+		return [words.slice(0, at).join(' '), words.slice(at).join(' ')];
+	});
+	const longest = (lines: readonly string[]) =>
+		Math.max(...lines.map((line) => letters(line).length));
+	return ways.sort((a, b) => longest(a) - longest(b))[0];
+}
+
+/** Squares that a line of a title takes in letters of the usual size with their natural gaps. */
+export function naturalWidth({ hand }: Pick<Setting, 'hand'>, line: string): number {
+	const each = Math.max(titleLetter.w, leastCapital(hand)) + naturalGap;
+	return letters(line).length * each - naturalGap;
 }
 
 /**
@@ -60,11 +90,15 @@ export function titleMarks(setting: Setting, width: number, ruled: boolean): Mar
 	const { title } = setting.content;
 	if (!title) return [];
 	const rows = titleRows(setting);
-	const letters = titleLetters(setting, title, {
-		x: 0,
-		y: 0,
-		w: width,
-		h: Math.min(rows, titleLetter.h)
-	});
-	return ruled ? [...letters, line(0, rows, width, rows)] : letters;
+	if (rows === 0) return [];
+	const both = titleStyle.of(setting) === 'two-lines' ? twoLines(title) : undefined;
+	const marks = (both ?? [title]).flatMap((words, index) =>
+		titleLetters(setting, words, {
+			x: 0,
+			y: index * titleHeight,
+			w: width,
+			h: Math.min(rows, titleLetter.h)
+		})
+	);
+	return ruled ? [...marks, line(0, rows, width, rows)] : marks;
 }

@@ -6,6 +6,7 @@ import { drawnPages } from './004-drawn-pages';
 import { monthCuts } from './005-cuts';
 import { ownFonts } from './006-own-fonts';
 import { rulesByForm } from './007-rules-by-form';
+import { rooms } from './008-rooms';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -15,5 +16,6 @@ export const migrations: Record<string, Migration> = {
 	'004-drawn-pages': drawnPages,
 	'005-cuts': monthCuts,
 	'006-own-fonts': ownFonts,
-	'007-rules-by-form': rulesByForm
+	'007-rules-by-form': rulesByForm,
+	'008-rooms': rooms
 };

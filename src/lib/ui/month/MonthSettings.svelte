@@ -8,6 +8,7 @@
 		weekdayNames,
 		type WeekStart
 	} from '$lib/core/month';
+	import type { Titles } from '$lib/core/fit';
 	import Choice from '../fields/Choice.svelte';
 	import NumberField from '../fields/NumberField.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
@@ -15,6 +16,11 @@
 
 	let { desk }: { desk: MonthDesk } = $props();
 
+	const titles: { value: Titles; label: string }[] = [
+		{ value: 'lettered', label: 'drawn' },
+		{ value: 'written', label: 'written on a row' },
+		{ value: 'none', label: 'left out' }
+	];
 	const month = $derived(desk.plan.month);
 	const shape = $derived(monthShape(month, desk.plan.weekStart));
 	const starts = $derived(
@@ -57,6 +63,12 @@
 			value={desk.month.weekStart}
 			options={starts}
 			onchange={(weekStart) => desk.change({ weekStart })}
+		/>
+		<Choice
+			label="Titles are"
+			value={desk.month.titles ?? 'lettered'}
+			options={titles}
+			onchange={(titles) => desk.change({ titles: titles === 'lettered' ? undefined : titles })}
 		/>
 	</div>
 </details>
