@@ -58,6 +58,8 @@ export default ts.config(
 	{
 		rules: {
 			'no-undef': 'off',
+			// What is taken out of a value by name is meant to be left aside.
+			'@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
 			'@typescript-eslint/no-non-null-assertion': 'error',
 			'svelte/no-navigation-without-resolve': 'off'
 		}

@@ -1,8 +1,15 @@
+import { spawnSync } from 'node:child_process';
 import { inFolder, killsAtFirstStart, killsDuringSaves, Server, startsAtOnce } from '../hard/kills';
 import { hostileImports, oddRequests } from '../hard/requests';
 
 /** Attacks in full: what `npm test` does a little of. Prints what was lost, broken, or too slow. */
 export async function benchHard(): Promise<void> {
+	const tests = spawnSync(
+		'npx',
+		['vitest', 'run', '--project=unit', '--project=oracles', '--reporter=dot'],
+		{ stdio: 'inherit', env: { ...process.env, HORARIUM_HARD: '1' } }
+	);
+	console.log(`all random cases${' '.repeat(16)} ${tests.status === 0 ? 'hold' : 'do not hold'}`);
 	print('100 kills during saves', await killsDuringSaves(100));
 	print('60 kills in the first start', await killsAtFirstStart(60));
 	print('15 pairs of starts at once', await startsAtOnce(15));

@@ -84,6 +84,15 @@ export async function openWindow(
 	browser: Browser,
 	options: Parameters<Browser['newContext']>[0] = {}
 ): Promise<{ context: BrowserContext; page: Page; troubles: string[] }> {
+	const context = await newWindow(browser, options);
+	const page = await context.newPage();
+	return { context, page, troubles: watch(page) };
+}
+
+async function newWindow(
+	browser: Browser,
+	options: Parameters<Browser['newContext']>[0] = {}
+): Promise<BrowserContext> {
 	const context = await browser.newContext({
 		viewport: { width: 1280, height: 800 },
 		locale: 'en-GB',
@@ -92,8 +101,7 @@ export async function openWindow(
 	});
 	// Other tests run beside.
 	context.setDefaultTimeout(90_000);
-	const page = await context.newPage();
-	return { context, page, troubles: watch(page) };
+	return context;
 }
 
 /** Notes what goes wrong on a page. */
@@ -122,26 +130,33 @@ export interface Stage {
 }
 
 /**
- * Sets up the application with the demo data for a test file, and a window at `path` for each test. After
- * each test nothing may have gone wrong on its page.
+ * Sets up the application with the demo data for a test file, and a fresh page at `path` for each test, in one window
+ * whose scripts need not be read anew each time. After each test nothing may have gone wrong on its pages.
  */
 export function onStage(path = '/'): () => Stage {
 	let stage: Stage;
 	let app: App;
 	let browser: Browser;
+	let context: BrowserContext;
 	beforeAll(async () => {
 		[app, browser] = await Promise.all([startApp('demo'), launch()]);
+		context = await newWindow(browser);
 	});
 	afterAll(async () => {
 		await browser.close();
 		await app.stop();
 	});
 	beforeEach(async () => {
-		stage = { app, browser, ...(await openWindow(browser)) };
-		await stage.page.goto(app.address + path, { waitUntil: 'networkidle' });
+		const page = await context.newPage();
+		stage = { app, browser, context, page, troubles: watch(page) };
+		await page.goto(app.address + path, { waitUntil: 'networkidle' });
 	});
 	afterEach(async () => {
-		await stage.context.close();
+		// What a test has told the browser to remember is no other test's business.
+		const { page } = stage;
+		if (page.url().startsWith(app.address)) await page.evaluate(() => localStorage.clear());
+		await context.clearPermissions();
+		for (const open of context.pages()) await open.close();
 		expect(stage.troubles).toEqual([]);
 	});
 	return () => stage;

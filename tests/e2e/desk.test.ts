@@ -9,10 +9,10 @@ async function openDesk(number: number) {
 	return page;
 }
 
-const sleep = (from: string) => new RegExp(`^Sleep on page 68, .* from dot ${from}$`);
+const sleep = (from: string) => new RegExp(`^Sleep on page 70, .* from dot ${from}$`);
 
 test('a block is moved and sized by keyboard, pinned, and taken back', async () => {
-	const page = await openDesk(68);
+	const page = await openDesk(70);
 	const block = page.getByRole('button', { name: sleep('0, 0') });
 	await block.focus();
 	await page.keyboard.press('ArrowDown');
@@ -32,7 +32,7 @@ test('a block is moved and sized by keyboard, pinned, and taken back', async () 
 });
 
 test('dragging shows what is beside the block, and what it covers gives way', async () => {
-	const page = await openDesk(68);
+	const page = await openDesk(70);
 	const block = page.getByRole('button', { name: sleep('0, 0') });
 	const box = await block.boundingBox();
 	if (!box) throw new Error('no block');
@@ -56,7 +56,7 @@ test('dragging shows what is beside the block, and what it covers gives way', as
 	);
 	await page.getByText(/gives way/).waitFor();
 	await page.mouse.up();
-	await page.getByRole('button', { name: /^Sleep on page 69/ }).waitFor();
+	await page.getByRole('button', { name: /^Sleep on page 71/ }).waitFor();
 	await saved(await reopened());
 });
 
@@ -67,8 +67,8 @@ async function reopened() {
 }
 
 test('a block is sized by its handle, and its cells with it', async () => {
-	const page = await openDesk(69);
-	const block = page.getByRole('button', { name: /^Sleep on page 69/ });
+	const page = await openDesk(71);
+	const block = page.getByRole('button', { name: /^Sleep on page 71/ });
 	await block.click();
 	const box = await block.boundingBox();
 	if (!box) throw new Error('no block');
@@ -81,19 +81,19 @@ test('a block is sized by its handle, and its cells with it', async () => {
 		.first()
 		.waitFor();
 	await page.mouse.up();
-	await page.getByRole('button', { name: /^Sleep on page 69, 28 × 39/ }).waitFor();
+	await page.getByRole('button', { name: /^Sleep on page 71, 28 × 39/ }).waitFor();
 });
 
 test('a place typed in figures is taken, or refused with words', async () => {
-	const page = await openDesk(69);
-	await page.getByRole('button', { name: /^Sleep on page 69/ }).click();
+	const page = await openDesk(71);
+	await page.getByRole('button', { name: /^Sleep on page 71/ }).click();
 	await page.getByLabel('High').fill('36');
-	await page.getByRole('button', { name: /^Sleep on page 69, 28 × 36/ }).waitFor();
+	await page.getByRole('button', { name: /^Sleep on page 71, 28 × 36/ }).waitFor();
 	await page.getByLabel('From the top').fill('9');
 	await page.getByText('That would reach over the page of 28 × 40 squares.').waitFor();
 	await page.getByLabel('From the top').fill('4');
 	await page
-		.getByRole('button', { name: /^Sleep on page 69, 28 × 36 squares from dot 0, 4/ })
+		.getByRole('button', { name: /^Sleep on page 71, 28 × 36 squares from dot 0, 4/ })
 		.waitFor();
 });
 
@@ -106,8 +106,8 @@ test('a finger chooses first and moves then', async () => {
 	});
 	const page = await context.newPage();
 	await page.goto(app.address, { waitUntil: 'networkidle' });
-	await page.goto(`${page.url()}/pages/69`, { waitUntil: 'networkidle' });
-	const block = page.getByRole('button', { name: /^Sleep on page 69/ });
+	await page.goto(`${page.url()}/pages/71`, { waitUntil: 'networkidle' });
+	const block = page.getByRole('button', { name: /^Sleep on page 71/ });
 	await block.tap();
 	const box = await block.boundingBox();
 	if (!box) throw new Error('no block');
@@ -121,7 +121,7 @@ test('a finger chooses first and moves then', async () => {
 	await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', ...at(-2 * square) });
 	await page.getByText(/Sleep from \(0, 2\)/).waitFor();
 	await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
-	await page.getByRole('button', { name: /^Sleep on page 69, .* from dot 0, 2/ }).waitFor();
+	await page.getByRole('button', { name: /^Sleep on page 71, .* from dot 0, 2/ }).waitFor();
 	await context.close();
 });
 

@@ -12,7 +12,8 @@ beforeEach(() => {
 	({ app, context, page, troubles } = stage());
 });
 
-const wishNames = () => page.locator('ol[aria-label="Wishes"] .font-serif').allTextContents();
+const wishNames = () =>
+	page.locator('ol[aria-label="Wishes"] > li > div .font-serif').allTextContents();
 const addWish = async (name: string) => {
 	await page.getByRole('button', { name: 'Add a page' }).click();
 	await page.getByRole('menuitem', { name }).click();
@@ -28,11 +29,16 @@ const undo = () => page.getByRole('button', { name: 'Undo' }).click();
 describe('the month', () => {
 	test('opens on the demo month, fitted and drawn', async () => {
 		expect(await page.title()).toBe('May 2027 · Horarium');
-		expect((await wishNames()).slice(0, 4)).toEqual(['Cover', 'Quote', 'Month calendar', 'Habits']);
+		expect((await wishNames()).slice(0, 4)).toEqual([
+			'Cover',
+			'Quote',
+			'Month calendar',
+			'At a glance'
+		]);
 		const spread = page.getByRole('img', { name: /^Pages 64 and 65/ });
 		// The calendar has its spread for itself, and the quote faces the cover.
 		expect(await spread.locator('text', { hasText: /^31$/ }).count()).toBe(1);
-		expect(await page.getByText('left 4 × 6 = 24 of 28, 4 over at the side').count()).toBe(1);
+		expect(await page.getByText('left 4 × 5 = 20 of 28, 8 over at the side').count()).toBe(1);
 		const opening = page.getByRole('img', { name: /^Pages 62 and 63/ });
 		expect(await opening.locator('text', { hasText: 'is for the' }).count()).toBe(1);
 	});
@@ -45,8 +51,8 @@ describe('the month', () => {
 		await page.getByRole('button', { name: 'Add an event' }).click();
 		await page.keyboard.type('12');
 		await page.getByLabel('Time of event 1').fill('19:30');
-		await page.getByLabel('What event 1 is').fill('Choir');
-		await page.locator('svg text', { hasText: '19:30 Choir' }).first().waitFor();
+		await page.getByLabel('What event 1 is').fill('Reel');
+		await page.locator('svg text', { hasText: '19:30 Reel' }).first().waitFor();
 		await page.getByLabel('What event 1 is').press('Enter');
 		await page.getByLabel('What event 2 is').fill('some day');
 		await page.getByText('Type a day from 1 to 31.').waitFor();
@@ -68,10 +74,10 @@ describe('the month', () => {
 			.getByRole('button', { name: /^Month calendar/ })
 			.first()
 			.click();
-		expect(await values()).toEqual(['Yard', 'Dentist', 'Choir', 'some day']);
+		expect(await values()).toEqual(['Yard', 'Dentist', 'Reel', 'some day']);
 		await page.getByRole('button', { name: 'Take event 2 away' }).click();
 		await page.getByLabel('What event 3 is').waitFor();
-		expect(await values()).toEqual(['Yard', 'Choir', 'some day']);
+		expect(await values()).toEqual(['Yard', 'Reel', 'some day']);
 		await page.keyboard.press('Control+z');
 		await page.getByLabel('What event 4 is').waitFor();
 		await page.getByRole('button', { name: 'Take event 4 away' }).click();
@@ -83,24 +89,24 @@ describe('the month', () => {
 		await page.locator('svg text', { hasText: 'Knead' }).waitFor({ state: 'attached' });
 		await saved(page);
 		await page.reload({ waitUntil: 'networkidle' });
-		expect(await wishNames()).toHaveLength(12);
+		expect(await wishNames()).toHaveLength(15);
 		expect(await page.locator('svg text', { hasText: 'Knead' }).count()).toBe(1);
 		await page.getByRole('button', { name: 'Habits Habit trackers p.' }).last().focus();
 		await page.keyboard.press('Alt+ArrowUp');
 		await saved(page);
-		expect((await wishNames()).at(-1)).toBe('Bakes to try');
+		expect((await wishNames()).at(-1)).toBe('Looking back');
 		await page.keyboard.press('Delete');
-		expect(await wishNames()).toHaveLength(11);
+		expect(await wishNames()).toHaveLength(14);
 		await page.keyboard.press('Control+z');
-		expect(await wishNames()).toHaveLength(12);
+		expect(await wishNames()).toHaveLength(15);
 		await page.keyboard.press('Control+Shift+z');
 		await saved(page);
-		expect(await wishNames()).toHaveLength(11);
+		expect(await wishNames()).toHaveLength(14);
 	});
 
 	test('a wish is dragged to another place', async () => {
 		const handle = page.getByLabel('Drag Cover to another place');
-		const target = page.getByLabel('Drag Habits to another place');
+		const target = page.getByLabel('Drag Quote to another place');
 		const from = await handle.boundingBox();
 		const to = await target.boundingBox();
 		if (!from || !to) throw new Error('no handle');
@@ -109,11 +115,11 @@ describe('the month', () => {
 		await page.mouse.move(from.x + 8, from.y + 60, { steps: 6 });
 		await page.mouse.move(to.x + 8, to.y + 30, { steps: 12 });
 		await page
-			.locator('ol[aria-label="Wishes"] li:nth-child(4):has-text("Cover")')
+			.locator('ol[aria-label="Wishes"] li:nth-child(2):has-text("Cover")')
 			.waitFor({ state: 'attached' });
 		await page.mouse.up();
 		await saved(page);
-		expect((await wishNames()).slice(0, 4)).toEqual(['Quote', 'Month calendar', 'Habits', 'Cover']);
+		expect((await wishNames()).slice(0, 2)).toEqual(['Quote', 'Cover']);
 		await undo();
 		await saved(page);
 		expect((await wishNames())[0]).toBe('Cover');
@@ -127,7 +133,7 @@ describe('the month', () => {
 		await page.getByText('One wish has no place in the free pages.').waitFor();
 		await undo();
 		await undo();
-		await page.getByText('left 4 × 6 = 24 of 28').waitFor();
+		await page.getByText('left 4 × 5 = 20 of 28').waitFor();
 		await saved(page);
 	});
 

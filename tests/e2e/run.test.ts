@@ -80,18 +80,18 @@ describe('three ways to fit the month', () => {
 
 describe('what stands where', () => {
 	test('a block is kept, sent elsewhere, and let go', async () => {
-		await ofBlock('Habits', 66, 'Keep it where it is');
+		await ofBlock('Habits', 68, 'Keep it where it is');
 		await page.getByText('stays here').waitFor();
-		await ofBlock('Habits', 66, 'Let it move again');
+		await ofBlock('Habits', 68, 'Let it move again');
 		await page.getByText('stays here').waitFor({ state: 'detached' });
-		await page.getByRole('button', { name: /^Habits.*on page 66$/ }).click();
+		await page.getByRole('button', { name: /^Habits.*on page 68$/ }).click();
 		await page.getByRole('menuitem', { name: /Send to page/ }).focus();
 		await page.keyboard.press('ArrowRight');
-		await page.getByRole('menuitem', { name: '69', exact: true }).click();
-		await expect.poll(() => onPage(69)).toContain('Habits');
+		await page.getByRole('menuitem', { name: '71', exact: true }).click();
+		await expect.poll(() => onPage(71)).toContain('Habits');
 		await saved(page);
 		await undo();
-		await until(66, ['Habits']);
+		await until(68, ['Habits']);
 		await undo();
 		await undo();
 		await saved(page);
@@ -101,12 +101,12 @@ describe('what stands where', () => {
 		await page.getByRole('button', { name: /^Quote.*on page 62$/ }).click();
 		await page.getByRole('menuitem', { name: /Send to page/ }).focus();
 		await page.keyboard.press('ArrowRight');
-		await page.getByRole('menuitem', { name: '67', exact: true }).click();
+		await page.getByRole('menuitem', { name: '72', exact: true }).click();
 		const told = page.getByText(/other things? moved: /);
 		await told.waitFor();
 		await page.getByRole('button', { name: 'Move only this' }).click();
 		await told.waitFor({ state: 'detached' });
-		await expect.poll(() => onPage(67)).toEqual(['Quote', 'Weather inside']);
+		await expect.poll(() => onPage(72)).toEqual(['Quote', 'Loaves']);
 		await saved(page);
 		await undo();
 		await undo();
@@ -115,17 +115,17 @@ describe('what stands where', () => {
 	});
 
 	test('a page is kept for one wish alone', async () => {
-		await ofBlock('Habits', 66, 'Keep page 66 for it alone');
+		await ofBlock('Habits', 68, 'Keep page 68 for it alone');
 		await page.getByText('alone here').waitFor();
-		await expect.poll(() => onPage(66)).toEqual(['Habits']);
+		await expect.poll(() => onPage(68)).toEqual(['Habits']);
 		await undo();
 		await saved(page);
 	});
 
 	test('a block is dragged to another page', async () => {
-		const before = await onPage(66);
+		const before = await onPage(68);
 		const handle = page.getByLabel('Drag Sleep to another page');
-		const target = page.getByRole('list', { name: 'On page 66' });
+		const target = page.getByRole('list', { name: 'On page 68' });
 		await target.scrollIntoViewIfNeeded();
 		const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
 		if (!from || !to) throw new Error('nothing to drag');
@@ -135,23 +135,23 @@ describe('what stands where', () => {
 		await page.mouse.move(to.x + 40, to.y + 10, { steps: 12 });
 		await target.getByLabel('Drag Sleep to another page').waitFor({ state: 'attached' });
 		await page.mouse.up();
-		await expect.poll(() => onPage(66)).toContain('Sleep');
+		await expect.poll(() => onPage(68)).toContain('Sleep');
 		await saved(page);
 		await undo();
-		await until(66, before);
+		await until(68, before);
 		await saved(page);
 	});
 
 	test('two sides change places, and a spread is kept as it is', async () => {
-		const [left, right] = [await onPage(66), await onPage(67)];
-		await ofSpread('66–67', 'Swap the two sides');
-		await expect.poll(() => onPage(66)).toEqual(expect.arrayContaining(right));
-		await expect.poll(() => onPage(67)).toEqual(expect.arrayContaining(left));
+		const [left, right] = [await onPage(68), await onPage(69)];
+		await ofSpread('68–69', 'Swap the two sides');
+		await expect.poll(() => onPage(68)).toEqual(expect.arrayContaining(right));
+		await expect.poll(() => onPage(69)).toEqual(expect.arrayContaining(left));
 		await undo();
-		await until(66, left);
-		await ofSpread('66–67', 'Keep everything here as it is');
+		await until(68, left);
+		await ofSpread('68–69', 'Keep everything here as it is');
 		await page.getByText('stays here').first().waitFor();
-		await ofSpread('66–67', 'Let everything here move again');
+		await ofSpread('68–69', 'Let everything here move again');
 		await page.getByText('stays here').first().waitFor({ state: 'detached' });
 		await undo();
 		await undo();
@@ -183,7 +183,7 @@ test('lines for the index are copied with their pages', async () => {
 	await page.getByText('Copied.').waitFor();
 	const text = await page.evaluate(() => navigator.clipboard.readText());
 	expect(text).toContain('64–65\tMonth calendar');
-	expect(text.split('\n')).toHaveLength(11);
+	expect(text.split('\n')).toHaveLength(14);
 });
 
 test('the same wishes are compared with another book and month', async () => {
@@ -191,9 +191,9 @@ test('the same wishes are compared with another book and month', async () => {
 	await page.getByRole('heading', { name: 'The same wishes elsewhere' }).waitFor();
 	const used = page.getByRole('row', { name: /^Pages used/ }).getByRole('cell');
 	await expect.poll(() => used.allTextContents()).toHaveLength(2);
-	await expect.poll(async () => (await used.first().textContent())?.trim()).toBe('19');
+	await expect.poll(async () => (await used.first().textContent())?.trim()).toBe('22');
 	await page.getByRole('button', { name: 'Next month' }).click();
 	await page.getByRole('columnheader', { name: /^June 2027/ }).waitFor();
 	await page.getByRole('link', { name: 'Back to the month' }).click();
-	await page.getByText('19 pages used').waitFor();
+	await page.getByText('22 pages used').waitFor();
 });

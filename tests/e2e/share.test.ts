@@ -22,7 +22,7 @@ test('a month saved as a file is opened in an empty Horarium and is the same run
 	await other.page.getByLabel(/^A file that was saved from Horarium/).setInputFiles(file);
 	await other.page.getByText(/planned for “Ferry log, volume 3”/).waitFor();
 	await other.page.getByRole('button', { name: 'Take it' }).click();
-	await other.page.getByText('19 pages used').waitFor();
+	await other.page.getByText('22 pages used').waitFor();
 	const run = (where: typeof page) =>
 		where
 			.locator('[aria-label="The run of pages"] ol a svg')
@@ -33,7 +33,7 @@ test('a month saved as a file is opened in an empty Horarium and is the same run
 				])
 			);
 	await page.getByRole('link', { name: 'Month', exact: true }).click();
-	await page.getByText('19 pages used').waitFor();
+	await page.getByText('22 pages used').waitFor();
 	expect(await run(other.page)).toEqual(await run(page));
 
 	// What it writes is what it read.

@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
+import { often } from '../support/effort';
 import { chunks, leastPrice, solved } from '../support/integer-program';
 import { faultsOf } from '../support/judge-solution';
 import { patternModel } from '../support/pattern-model';
 import { patternProblem } from '../support/problems';
 
 describe('full-size problems, as a choice among page patterns', () => {
-	test.each(chunks(100, 20))('seeds from %i on', (...chunk) => {
+	test.each(chunks(often(100), 20))('seeds from %i on', (...chunk) => {
 		for (const seed of chunk) {
 			const problem = patternProblem(6 + (seed % 7), seed);
 			const { best, bound } = solved(problem);

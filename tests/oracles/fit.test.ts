@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
+import { often } from '../support/effort';
 import { cellModel } from '../support/cell-model';
 import { chunks, leastPrice, solved } from '../support/integer-program';
 import { faultsOf } from '../support/judge-solution';
 import { smallProblem } from '../support/problems';
 
 describe('small problems, square by square, as integer programs', () => {
-	test.each(chunks(200, 40))('seeds from %i on', (...chunk) => {
+	test.each(chunks(often(200), 20))('seeds from %i on', (...chunk) => {
 		for (const seed of chunk) {
 			const problem = smallProblem(seed);
 			const { best, bound } = solved(problem);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import rrulePackage from 'rrule';
 import { describe, expect, test } from 'vitest';
+import { often } from '../support/effort';
 import { mostEvents, readCalendar } from '../../src/lib/core/formats/icalendar';
 
 const { rrulestr } = rrulePackage;
@@ -89,7 +90,7 @@ describe('calendar files', () => {
 					expect([days, withStart]).toContainEqual(ours);
 				else expect(ours).toEqual(days);
 			}),
-			{ numRuns: 200 }
+			{ numRuns: often(200) }
 		);
 	});
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../support/effort';
 import type { Cut } from '../../src/lib/core/cuts';
 import { pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
 import { correctionFor, dotMm, pageOf } from '../../src/lib/core/paper';
@@ -214,7 +215,7 @@ describe('the PDF read back', () => {
 		await fc.assert(
 			fc.asyncProperty(anyPlan, async (plan) => void (await compare(plan))),
 			{
-				numRuns: 25
+				numRuns: often(25)
 			}
 		);
 	});

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { often } from '../support/effort';
 import {
 	pack,
 	PackingCache,
@@ -24,7 +25,7 @@ test('rectangles are packed whenever their relations to each other allow it', ()
 			const { found } = pack(page, sizes);
 			expect(found !== 'none').toBe(fitsByRelations(page, sizes));
 		}),
-		{ numRuns: 2000 }
+		{ numRuns: often(2000) }
 	);
 });
 

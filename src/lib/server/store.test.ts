@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { sql } from 'kysely';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { a5 } from '../../../tests/support/arbitraries';
 import { openDatabase } from './database';
@@ -41,6 +42,52 @@ test('what was written is there after the file is opened again', async () => {
 	store = await openStore(join(folder, 'test.db'));
 	expect(await store.months.find(id)).toMatchObject({ ...content, revision: 1, deleted: false });
 	expect((await store.notebooks.all())[0]?.notebook).toEqual(a5);
+});
+
+test('what stood beside a calendar by name lives there after the file is renewed', async () => {
+	const path = join(folder, 'named.db');
+	const older = Object.fromEntries(
+		Object.entries(migrations).filter(([name]) => name < '008-rooms')
+	);
+	const { db, close } = await openDatabase(path, older);
+	const wishes = [
+		{ id: 'c', kind: 'month-calendar', span: 'spread', parts: ['Watches', 'To bake'] },
+		{ id: 'l', kind: 'month-calendar', form: 'month-list', parts: ['Sky', 'Sea'] }
+	];
+	await db
+		.insertInto('notebook')
+		.values({ id: 'b', name: 'A5', content: JSON.stringify(a5), revision: 1, created_at: '' })
+		.execute();
+	await sql`insert into month (id, notebook_id, month, week_start, aim, revision, created_at)
+		values ('m', 'b', '2027-05', 'monday', 'balanced', 1, '')`.execute(db);
+	for (const [position, wish] of wishes.entries())
+		await db
+			.insertInto('wish')
+			.values({
+				month_id: 'm',
+				id: wish.id,
+				position,
+				kind: wish.kind,
+				content: JSON.stringify(wish)
+			})
+			.execute();
+	close();
+	const renewed = await openStore(path);
+	const month = await renewed.months.find('m');
+	renewed.close();
+	expect(month?.wishes[0]).toEqual({
+		id: 'c',
+		kind: 'month-calendar',
+		span: 'spread',
+		members: ['Watches', 'To bake'].map((title, index) => ({
+			id: `c-section-${index + 1}`,
+			kind: 'tasks',
+			form: 'lists',
+			title,
+			room: 'right'
+		}))
+	});
+	expect(month?.wishes[1]).toEqual(wishes[1]);
 });
 
 test('wishes and drawn pages of an older file hold each form’s rules apart', async () => {

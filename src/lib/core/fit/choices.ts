@@ -68,7 +68,7 @@ export function settingOf(plan: Plan, wish: Wish, form: Form): Setting {
 }
 
 /** Lines that a month is likely to need of a kind: one a day, or one for each thing that has a title. */
-function expectedOf(plan: Plan, wish: Wish): Pick<Setting, 'expected'> {
+export function expectedOf(plan: Plan, wish: Wish): Pick<Setting, 'expected'> {
 	switch (kindOf(wish).expects) {
 		case 'a line a day':
 			return {

@@ -3,7 +3,7 @@ import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
 import { grown } from './grow';
-import { footprintOf } from './hosting';
+import { footprintOf } from './footprint';
 import type { Part } from './parts';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
 import { blocksOf, inRoom, unseated, type Seated } from './seated';

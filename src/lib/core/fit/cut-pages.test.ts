@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { anyCuts } from '../../../../tests/support/cuts';
 import { brokenRules } from '../../../../tests/support/judge';
@@ -39,7 +40,7 @@ test('no block lies where its leaf is cut away, and every other rule holds as we
 			expect(cutAway(cut, run)).toEqual([]);
 			expect(brokenRules(cut, run)).toEqual([]);
 		}),
-		{ numRuns: 80 }
+		{ numRuns: often(80) }
 	);
 });
 
@@ -76,7 +77,7 @@ test('a robot that only counts rules every page of a cut book, from corners that
 				expect(ruled).toEqual(lines.sort());
 			}
 		}),
-		{ numRuns: 60 }
+		{ numRuns: often(60) }
 	);
 });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
 import {
@@ -102,7 +103,7 @@ describe('what is drawn', () => {
 				expect(on).toHaveLength(known);
 				expect(brokenRules(partly, next)).toEqual([]);
 			}),
-			{ numRuns: 60 }
+			{ numRuns: often(60) }
 		);
 	});
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
 import { begin, idGiver, kindById } from '../catalogue';
@@ -178,7 +179,7 @@ describe('members', () => {
 						).toBe(true);
 				}
 			}),
-			{ numRuns: 100 }
+			{ numRuns: often(100) }
 		);
 	});
 });

@@ -2,7 +2,8 @@ import type { Room } from '../forms';
 import type { Wish } from '../wish';
 import type { Side, Size } from '../paper';
 import { formsOf, isFiller, kindOf, type Choice } from './choices';
-import { choicesIn, coveredBy, footprintOf, missedBy, type Taken } from './hosting';
+import { coveredBy, footprintOf, type Taken } from './footprint';
+import { choicesIn, missedBy } from './hosting';
 import type { Plan } from './plan';
 import { worst } from './aims';
 

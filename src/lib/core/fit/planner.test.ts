@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith, small } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
 import { begin, idGiver, kinds } from '../catalogue';
@@ -16,7 +17,7 @@ describe('the run', () => {
 				expect(brokenRules(plan, run)).toEqual([]);
 				expect(planRun(plan)).toEqual(run);
 			}),
-			{ numRuns: 300 }
+			{ numRuns: often(300) }
 		);
 	});
 
@@ -34,7 +35,7 @@ describe('the run', () => {
 							expect(Math.max(mark.y1, mark.y2)).toBeLessThanOrEqual(rect.y + rect.h);
 						}
 			}),
-			{ numRuns: 100 }
+			{ numRuns: often(100) }
 		);
 	});
 

@@ -12,7 +12,8 @@ import {
 } from './options';
 import { partsOf, type Part } from './parts';
 import { facingPins, onlyOverSpread, place, rectsHeld, type Fixed } from './pinned';
-import { missedBy, type Taken } from './hosting';
+import type { Taken } from './footprint';
+import { missedBy } from './hosting';
 import type { Plan } from './plan';
 import { emptyRects } from './space';
 import { facing, sheetsOf, within, type Sheet } from './sheets';

@@ -1,6 +1,7 @@
 import type { Facts, Room } from '../forms';
 import { settingOf, type Choice } from './choices';
-import { choicesIn, missedBy, type Taken } from './hosting';
+import type { Taken } from './footprint';
+import { choicesIn, missedBy } from './hosting';
 import { from } from './pinned';
 import type { Block, Host, Piece, Pieces, Plan, Unplaced } from './plan';
 

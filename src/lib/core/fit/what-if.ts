@@ -2,6 +2,7 @@ import { formById, type Form, type Layout, type Misfit, type Room, type Span } f
 import { withRule, type RulesByForm, type Wish } from '../wish';
 import { plannablePages, type Size } from '../paper';
 import { kindOf, misfitIn, type Choice } from './choices';
+import { withGuests } from './footprint';
 import { choicesIn } from './hosting';
 import { fourPages } from './parts';
 import type { Plan } from './plan';
@@ -12,7 +13,8 @@ export function ruledAlone(plan: Plan, wish: Wish): Choice | Misfit | undefined 
 	if (!form) return undefined;
 	const span = wish.span && form.spans.includes(wish.span) ? wish.span : (form.spans[0] ?? 'page');
 	const [own, room] = [{ ...wish, form: form.id, span }, emptyRoom(plan, span)];
-	return choicesIn(plan, own, room)[0] ?? misfitIn(plan, own, room);
+	const [choice] = choicesIn(plan, own, room);
+	return choice ? withGuests(choice) : misfitIn(plan, own, room);
 }
 
 /** Room of a whole free page, or of two that face each other. */
@@ -57,12 +59,13 @@ export function alternatives(plan: Plan, wish: Wish): Alternative[] {
 		const found: Alternative[] = [];
 		for (const span of form.spans)
 			for (const variant of variants(wish, form)) {
-				const [layout] = choicesIn(
+				const [choice] = choicesIn(
 					plan,
 					{ ...wish, rules: variant.rules, form: id, span },
 					emptyRoom(plan, span)
 				);
-				if (!layout) continue;
+				if (!choice) continue;
+				const layout = withGuests(choice);
 				const same = found.some(
 					(other) => JSON.stringify(other.layout.room) === JSON.stringify(layout.room)
 				);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../../../../tests/support/effort';
 import { anyPlan } from '../../../../tests/support/arbitraries';
 import { planSchema, readJson, toDocument } from '.';
 
@@ -71,7 +72,7 @@ describe('defaults', () => {
 				expect(read).toEqual(readJson(planSchema, JSON.stringify(written)));
 				expect(read.ok).toBe(true);
 			}),
-			{ numRuns: 200 }
+			{ numRuns: often(200) }
 		);
 	});
 });

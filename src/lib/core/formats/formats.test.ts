@@ -89,6 +89,39 @@ describe('a plan document', () => {
 		});
 	});
 
+	test('members nest two deep, have ids of their own, and count like wishes', () => {
+		const nested = (depth: number, id: string): object => ({
+			id,
+			kind: 'composed',
+			...(depth > 0 ? { members: [nested(depth - 1, `${id}m`)] } : {})
+		});
+		expect(faultsOf(documentWith([nested(2, 'w')]))).toEqual({});
+		expect(faultsOf(documentWith([nested(3, 'w')]))).toEqual({
+			'wishes[0].members[0].members[0].members': expect.stringMatching(/^is not known here/)
+		});
+		const twin = { id: 'a', kind: 'tasks' };
+		expect(faultsOf(documentWith([twin, { ...twin, id: 'b', members: [twin] }]))).toEqual({
+			'wishes[1].members[0].id': 'must be an id of its own; “a” is taken by wishes[0]'
+		});
+		const many = Array.from({ length: 20 }, (_, host) => ({
+			id: `h${host}`,
+			kind: 'composed',
+			members: Array.from({ length: 10 }, (_, at) => ({ id: `h${host}m${at}`, kind: 'tasks' }))
+		}));
+		expect(faultsOf(documentWith(many))).toEqual({
+			wishes: 'must have at most 200 entries, members included; it has 220'
+		});
+		const weeks = { belong: 'touching', short: 'own', pagesPerWeek: 2 };
+		expect(
+			faultsOf(documentWith([{ id: 'w', kind: 'weekly-pages', weeks, members: [twin] }]))
+		).toEqual({
+			'wishes[0].members': 'must not be given with weeks: weekly pages have no rooms for others'
+		});
+		expect(faultsOf(documentWith([{ ...twin, spot: { x: 1, y: 2 } }]))).toEqual({
+			'wishes[0].spot': expect.stringMatching(/^is not known here/)
+		});
+	});
+
 	test('says of every wrong field what is allowed', () => {
 		const faults = faultsOf(
 			documentWith(

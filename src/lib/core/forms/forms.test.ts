@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../../../../tests/support/effort';
 import { firstOf } from '../../../../tests/support/first-of';
 import {
 	a5,
@@ -210,7 +211,7 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 					}
 				}
 			}),
-			{ numRuns: 150 }
+			{ numRuns: often(150) }
 		);
 	});
 
@@ -231,7 +232,7 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 					expect(form.layouts(setting, enlarged), misfit.reason).not.toEqual([]);
 				}
 			}),
-			{ numRuns: 100 }
+			{ numRuns: often(100) }
 		);
 	});
 
@@ -287,7 +288,7 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 					}
 				}
 			}),
-			{ numRuns: 100 }
+			{ numRuns: often(100) }
 		);
 	});
 });

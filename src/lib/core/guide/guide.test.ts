@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { often } from '../../../../tests/support/effort';
 import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { ruleByCounting } from '../../../../tests/support/guide-robot';
 import { linesFromStrips } from '../../../../tests/support/strip-robot';
@@ -36,7 +37,7 @@ function checkByRobot(plan: Plan) {
 
 describe('the counting guide', () => {
 	test('robots rule every page of 500 random runs, counting to ten or by the tick strips', () => {
-		fc.assert(fc.property(anyPlan, checkByRobot), { numRuns: 500 });
+		fc.assert(fc.property(anyPlan, checkByRobot), { numRuns: often(500) });
 	});
 
 	test.each(kinds.map((kind) => [kind.id, kind] as const))('and every %s', (_, kind) => {
@@ -53,7 +54,7 @@ describe('the counting guide', () => {
 						expect(plain).toMatchObject(said);
 					}
 			}),
-			{ numRuns: 100 }
+			{ numRuns: often(100) }
 		);
 	});
 

@@ -55,7 +55,7 @@
 	<DropdownMenu.Trigger
 		class="button {host ? 'self-start text-sm' : ''}"
 		data-testid={host ? 'add-member' : 'add-wish'}
-		>{host ? 'Put something in it' : 'Add a page'}
+		>{host ? 'Put something with it' : 'Add a page'}
 		<span aria-hidden="true">▾</span></DropdownMenu.Trigger
 	>
 	<DropdownMenu.Content

@@ -58,7 +58,7 @@
 	}
 </script>
 
-<div class="flex items-start gap-1 py-2">
+<div class="flex items-start gap-1 {host ? '' : 'py-2'}">
 	<span
 		use:dragHandle
 		aria-label="Drag {name} to another place"
@@ -72,7 +72,7 @@
 		</svg>
 	</span>
 	<button
-		class="flex min-w-0 flex-1 flex-col items-start px-1 text-left"
+		class="flex min-w-0 flex-1 flex-col items-start px-1 text-left {host ? 'min-h-9 pt-1' : ''}"
 		aria-expanded={open}
 		onclick={() => (desk.chosen = open ? undefined : wish.id)}
 		onkeydown={pressed}

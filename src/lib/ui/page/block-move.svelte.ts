@@ -70,8 +70,8 @@ export class BlockMove {
 		const { moving, desk } = this;
 		if (!moving) return desk.run;
 		// What lives in it is in the hand with it.
-		const own = new Set(allWishes([moving.block.as]).map(({ id }) => id));
-		return { ...desk.run, blocks: desk.run.blocks.filter(({ wish }) => !own.has(wish)) };
+		const own = allWishes([moving.block.as]).map(({ id }) => id);
+		return { ...desk.run, blocks: desk.run.blocks.filter(({ wish }) => !own.includes(wish)) };
 	}
 
 	can(block: Block): boolean {

@@ -1,0 +1,237 @@
+import { titleStyle, type Room, type RoomPlace } from '../forms';
+import { overlaps, type Rect, type Size } from '../paper';
+import { withRule, type Importance, type RulesByForm, type Wish } from '../wish';
+import { formsOf, type Choice, type Guest, type Inside } from './choices';
+import { footprintOf, type Taken } from './footprint';
+import { packed } from './packed';
+import { shapeOf, shelve, type Sized } from './shelves';
+import { largestEmpty, withGap } from './space';
+
+/** So many ways to leave members out are tried, the least missed first. */
+const mostTries = 200;
+
+/** How badly a member is missed among choices of one wish. */
+export const missed: Readonly<Record<Importance, number>> = {
+	must: 1_000_000,
+	want: 10_000,
+	spare: 60
+};
+
+/** The squares of a room that members take by themselves: all but those next to the block. */
+function withoutAir({ x, y, w, h }: RoomPlace, own: Size): Rect {
+	if (y >= own.h) return { x, y: y + 1, w, h: h - 1 };
+	if (x >= own.w) return { x: x + 1, y, w: w - 1, h };
+	return x + w <= 0 ? { x, y, w: w - 1, h } : { x, y, w, h };
+}
+
+/** The largest part of a rectangle that keeps a square away from what is taken. */
+function clearOf(rect: Rect, taken: readonly Rect[]): Rect {
+	if (taken.length === 0) return rect;
+	const around = taken.map(({ x, y, w, h }) => withGap({ x: x - rect.x, y: y - rect.y, w, h }));
+	const free = largestEmpty(rect, around) ?? { x: 0, y: 0, w: 0, h: 0 };
+	return { ...free, x: rect.x + free.x, y: rect.y + free.y };
+}
+
+/** A room with the members that are to stand in it. */
+interface Filled {
+	readonly guests: readonly Guest[];
+	readonly discomfort: number;
+	readonly shape: number;
+}
+
+const nobody: Filled = { guests: [], discomfort: 0, shape: 0 };
+
+function together(a: Filled, b: Filled): Filled {
+	return {
+		guests: [...a.guests, ...b.guests],
+		discomfort: a.discomfort + b.discomfort,
+		shape: a.shape + b.shape
+	};
+}
+
+/**
+ * Members looking for their places, each ruled as `choicesIn` says; what was tried is remembered across the layouts of
+ * their host.
+ */
+export class Guests {
+	private readonly members: readonly Wish[];
+	private readonly sizes = new Map<string, Choice | undefined>();
+	private readonly filled = new Map<string, Filled | undefined>();
+
+	constructor(
+		private readonly choicesIn: (wish: Wish, room: Room) => readonly Choice[],
+		members: readonly Wish[]
+	) {
+		this.members = members.map(asMember);
+	}
+
+	/** Members in the rooms of a layout, in their order from room to room, but for those meant for one of them. */
+	inside({ room, rooms = [] }: Choice, taken: Taken): Inside {
+		const sizeOn = (on: 0 | 1): Size =>
+			room.span === 'page' ? room : on === 0 ? room.left : room.right;
+		const places = rooms.map((place) => ({
+			place,
+			free: clearOf(withoutAir(place, sizeOn(place.on)), taken[place.on])
+		}));
+		const all = [...this.members.keys()];
+		const possible = all.filter((member) =>
+			places.some(
+				({ place, free }) => this.isFor(member, place, rooms) && this.fill(place, free, [member])
+			)
+		);
+		for (const left of this.leavings(possible)) {
+			const found = this.place(
+				places,
+				rooms,
+				possible.filter((member) => !left.includes(member))
+			);
+			if (found)
+				return {
+					guests: found.guests,
+					discomfort: found.discomfort,
+					left: this.members.filter(
+						(_, member) => !possible.includes(member) || left.includes(member)
+					)
+				};
+		}
+		return { guests: [], discomfort: 0, left: this.members };
+	}
+
+	/** Members to leave out, the least missed first, later ones before earlier ones. */
+	private *leavings(members: readonly number[]): Generator<readonly number[]> {
+		const weight = (some: readonly number[]) =>
+			some.reduce((sum, member) => sum + missed[this.member(member).importance ?? 'want'], 0);
+		let some: (readonly number[])[] = [[]];
+		for (const member of members.toReversed())
+			if (some.length < 2 ** 10) some = some.flatMap((left) => [left, [...left, member]]);
+		yield* some.sort((a, b) => weight(a) - weight(b)).slice(0, mostTries);
+	}
+
+	/** All of some members in rooms; undefined where they do not fit. */
+	private place(
+		places: readonly { readonly place: RoomPlace; readonly free: Rect }[],
+		rooms: readonly RoomPlace[],
+		members: readonly number[]
+	): Filled | undefined {
+		const bound = (member: number) => rooms.find(({ name }) => name === this.member(member).room);
+		const loose = members.filter((member) => !bound(member));
+		const from = (at: number, next: number): Filled | undefined => {
+			const here = places[at];
+			if (!here) return next === loose.length ? nobody : undefined;
+			const own = members.filter((member) => bound(member) === here.place);
+			let best: Filled | undefined;
+			for (let end = next; end <= loose.length; end++) {
+				const some = [...own, ...loose.slice(next, end)].sort((a, b) => a - b);
+				const filled = this.fill(here.place, here.free, some);
+				if (!filled) break;
+				const rest = from(at + 1, end);
+				if (!rest) continue;
+				const found = together(filled, rest);
+				if (!best || found.discomfort < best.discomfort || wellShaped(found, best)) best = found;
+			}
+			return best;
+		};
+		return from(0, 0);
+	}
+
+	/** Some members in one room. */
+	private fill(place: RoomPlace, free: Rect, members: readonly number[]): Filled | undefined {
+		if (members.length === 0) return nobody;
+		if (free.w < 1 || free.h < 1) return undefined;
+		const name = `${place.name} ${free.x} ${free.y} ${free.w} ${free.h} ${place.x} ${place.y}: ${members.join()}`;
+		if (!this.filled.has(name)) this.filled.set(name, this.filling(place, free, members));
+		return this.filled.get(name);
+	}
+
+	private filling(place: RoomPlace, free: Rect, members: readonly number[]): Filled | undefined {
+		const { name: room, on } = place;
+		const guest = (choice: Choice, rect: Rect): Guest => ({ choice, room, on, rect });
+		const held = members.filter((member) => this.member(member).spot);
+		const fixed = held.flatMap((member): Guest[] => {
+			const { spot } = this.member(member);
+			if (!spot) return [];
+			const most = { w: spot.w ?? place.w - spot.x, h: spot.h ?? place.h - spot.y };
+			const choice = this.choice(member, most);
+			if (choice?.room.span !== 'page') return [];
+			const { w, h } = { ...choice.room, ...spot };
+			const fits = spot.x + w <= place.w && spot.y + h <= place.h;
+			return fits ? [guest(choice, { x: place.x + spot.x, y: place.y + spot.y, w, h })] : [];
+		});
+		const clash = fixed.some(({ rect }, at) =>
+			fixed.slice(at + 1).some((other) => overlaps(rect, other.rect))
+		);
+		if (fixed.length < held.length || clash) return undefined;
+		const others = members.filter((member) => !held.includes(member));
+		if (others.length === 0) return filledBy(fixed);
+		const left = clearOf(
+			free,
+			fixed.map(({ rect }) => rect)
+		);
+		const sizeOf = (index: number, size: Size) => this.sized(others[index] ?? 0, size);
+		const shelves = shelve(left, others.length, sizeOf) ?? packed(left, others.length, sizeOf);
+		if (!shelves) return undefined;
+		const shelved = others.flatMap((member, index): Guest[] => {
+			const rect = shelves.rects[index];
+			const choice = rect && this.choice(member, rect);
+			return choice ? [guest(choice, { ...rect, x: left.x + rect.x, y: left.y + rect.y })] : [];
+		});
+		if (shelved.length < others.length) return undefined;
+		return filledBy([...fixed, ...shelved]);
+	}
+
+	private sized(member: number, size: Size): Sized | undefined {
+		const choice = this.choice(member, size);
+		const taken = choice && footprintOf(choice);
+		if (choice === undefined || taken?.span !== 'page') return undefined;
+		// A size that is asked for is taken exactly.
+		const { w, h } = this.member(member).size ?? taken;
+		return { w, h, discomfort: choice.discomfort };
+	}
+
+	private choice(member: number, { w, h }: Size): Choice | undefined {
+		const name = `${member} ${w} ${h}`;
+		if (!this.sizes.has(name)) {
+			const wish = this.member(member);
+			const fits = !wish.size || (wish.size.w <= w && wish.size.h <= h);
+			const room: Room = { span: 'page', ...(wish.size ?? { w, h }) };
+			this.sizes.set(name, fits ? this.choicesIn(wish, room)[0] : undefined);
+		}
+		return this.sizes.get(name);
+	}
+
+	private isFor(member: number, place: RoomPlace, rooms: readonly RoomPlace[]): boolean {
+		const { room } = this.member(member);
+		return place.name === room || !rooms.some(({ name }) => name === room);
+	}
+
+	private member(index: number): Wish {
+		const member = this.members[index];
+		if (!member) throw new RangeError(`no member ${index}`);
+		return member;
+	}
+}
+
+function filledBy(guests: readonly Guest[]): Filled {
+	return {
+		guests,
+		discomfort: guests.reduce((sum, { choice }) => sum + choice.discomfort, 0),
+		shape: shapeOf(guests.map(({ rect }) => rect))
+	};
+}
+
+/** Whether the first is of better shapes at the same comfort. */
+function wellShaped(a: Filled, b: Filled): boolean {
+	return a.discomfort === b.discomfort && a.shape > b.shape;
+}
+
+/** A member as it is ruled: the page owns the lettered title, so its own name is written unless that is asked otherwise. */
+function asMember(wish: Wish): Wish {
+	const rules = formsOf(wish)
+		.filter((form) => form.rules.includes(titleStyle))
+		.filter((form) => titleStyle.of({ rules: wish.rules?.[form.id] ?? {} }) === undefined)
+		.reduce<RulesByForm | undefined>(
+			(all, form) => withRule(all, form.id, titleStyle.name, 'written'),
+			wish.rules
+		);
+	return { ...wish, span: 'page', ...(rules ? { rules } : {}) };
+}

@@ -1,0 +1,52 @@
+import { describe, expect, test } from 'vitest';
+import { planWith } from '../../../../tests/support/arbitraries';
+import type { Wish } from '../wish';
+import { pageMarks, planRun, titleOf, type Plan } from '.';
+
+// How titles are lettered is common practice: 2 wide and 3 high in a band of 4, gaps of 1.
+
+const lined = (title: string, more: Partial<Wish> = {}): Wish => ({
+	id: 'line',
+	kind: 'one-line-a-day',
+	form: 'day-lines',
+	title,
+	...more
+});
+const lettersOf = (plan: Plan) => {
+	const run = planRun(plan);
+	const page = run.blocks[0]?.pieces[0].page ?? 0;
+	return pageMarks(plan, run, page).flatMap((mark) =>
+		mark.kind === 'text' && mark.style === 'lettering' ? [mark] : []
+	);
+};
+const rowsOf = (plan: Plan) => planRun(plan).blocks[0]?.facts.title;
+
+describe('titles of one hand', () => {
+	test('a word stands on one line, words too long for it on two, in letters of one size', () => {
+		const [short, long] = [planWith([lined('Sleep')]), planWith([lined('One line a watch')])];
+		expect([rowsOf(short), rowsOf(long)]).toEqual([4, 8]);
+		expect(lettersOf(short).map(({ w }) => w)).toEqual([2, 2, 2, 2, 2]);
+		expect(new Set(lettersOf(long).map(({ w }) => w))).toEqual(new Set([2]));
+		// “One line” above “a watch”: 8 letters against 7.
+		const first = lettersOf(long).filter(({ y }) => y < 4);
+		expect(first.map(({ text }) => text).join('')).toBe('Oneline');
+	});
+
+	test('where two lines leave the days no room, the letters stand closer instead', () => {
+		const low = planWith([lined('One line a watch')], {
+			notebook: { ...planWith([]).notebook, rows: 36, pageMm: { width: 148, height: 190 } }
+		});
+		expect(rowsOf(low)).toBeLessThan(8);
+		expect(planRun(low).unplaced).toEqual([]);
+	});
+
+	test('the month says it once, and a wish may say otherwise', () => {
+		const own = { rules: { 'day-lines': { titleStyle: 'lettered' } } };
+		expect(rowsOf(planWith([lined('Sleep')], { titles: 'written' }))).toBe(1);
+		expect(rowsOf(planWith([lined('Sleep', own)], { titles: 'written' }))).toBe(4);
+		const none = planWith([lined('Sleep')], { titles: 'none' });
+		expect(rowsOf(none)).toBe(0);
+		const [block] = planRun(none).blocks;
+		expect(block && titleOf(none, block)).toBe('Sleep');
+	});
+});
