@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { kinds } from '../../src/lib/core/catalogue';
+import { begin, idGiver, kinds } from '../../src/lib/core/catalogue';
 import demoMonth from '../../demo/month.json';
 import { onStage, saved } from './app';
 
@@ -127,10 +127,9 @@ const oddNames: Record<string, readonly string[]> = {
 test.each(Object.entries(oddNames))('every kind bears names that are %s', async (_, names) => {
 	const { app, context } = stage();
 	const text = names.join(' ');
-	const wishes = kinds.map(({ id, start }) => ({
-		...start,
-		id,
-		kind: id,
+	const freeId = idGiver([]);
+	const wishes = kinds.map((kind) => ({
+		...begin(kind, freeId),
 		title: names[0],
 		text,
 		note: text,

@@ -1,6 +1,6 @@
 import { checked } from '$lib/core/formats';
 import type { Cut } from '$lib/core/cuts';
-import type { Aim, Drawn, Titles } from '$lib/core/fit';
+import type { Aim, Drawn, Lay, Titles } from '$lib/core/fit';
 import type { Wish } from '$lib/core/wish';
 import type { WeekStart } from '$lib/core/month';
 import { sql, type Selectable, type Transaction } from 'kysely';
@@ -17,6 +17,7 @@ export interface MonthContent {
 	readonly weekStart: WeekStart;
 	readonly aim: Aim;
 	readonly titles?: Titles;
+	readonly lately?: readonly Lay[];
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
 	readonly cuts?: readonly Cut[];
@@ -129,6 +130,7 @@ function columns(content: MonthContent) {
 		week_start: content.weekStart,
 		aim: content.aim,
 		titles: content.titles ?? null,
+		lately: content.lately ? JSON.stringify(content.lately) : null,
 		drawn: content.drawn ? JSON.stringify(content.drawn) : null,
 		cuts: content.cuts && content.cuts.length > 0 ? JSON.stringify(content.cuts) : null
 	};
@@ -168,6 +170,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 			weekStart: row.week_start,
 			aim: row.aim,
 			...(row.titles === null ? {} : { titles: row.titles }),
+			...(row.lately === null ? {} : { lately: JSON.parse(row.lately) }),
 			wishes: textsIn(row.wishes).map((content): unknown => JSON.parse(content)),
 			...(row.drawn === null ? {} : { drawn: JSON.parse(row.drawn) }),
 			...(row.cuts === null ? {} : { cuts: JSON.parse(row.cuts) })
@@ -177,7 +180,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 	}
 	const kept = checked(monthContentSchema, json);
 	if (!kept.ok) return setAside(reasonOf(kept.faults));
-	const { weekStart, aim, titles, wishes, drawn, cuts } = kept.value;
+	const { weekStart, aim, titles, lately, wishes, drawn, cuts } = kept.value;
 	return {
 		id: row.id,
 		revision: row.revision,
@@ -188,6 +191,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 		aim,
 		wishes,
 		...(titles ? { titles } : {}),
+		...(lately ? { lately } : {}),
 		...(drawn ? { drawn } : {}),
 		...(cuts ? { cuts } : {})
 	};

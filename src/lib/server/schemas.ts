@@ -7,6 +7,7 @@ import {
 	monthSchema,
 	planSchema,
 	titlesSchema,
+	latelySchema,
 	notebookSchema,
 	record,
 	flag,
@@ -28,6 +29,7 @@ export const monthContentSchema = record({
 	weekStart: weekStartSchema.required(missing),
 	aim: aimSchema.required(missing),
 	titles: titlesSchema,
+	lately: latelySchema,
 	wishes: wishesSchema,
 	drawn: drawnSchema,
 	cuts: cutsSchema

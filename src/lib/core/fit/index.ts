@@ -8,6 +8,7 @@ export * from './shared-pages';
 export * from './summary';
 export * from './titles';
 export * from './hold';
+export type { Lay } from './steady';
 export * from './hand-placed';
 export * from './rooms';
 export { PackingCache } from './solve';

@@ -13,8 +13,8 @@ const step = 5;
 const halved = 10;
 /** What it costs to stand on the page that the kind does not like: more than a page saved is worth. */
 const disliked = 45;
-/** What it costs a quote or a picture to stand elsewhere than facing the cover: it only breaks ties. */
-const notFacing = 5;
+/** What it costs a cover to stand later than it could, and a quote not to face it: it only breaks ties. */
+const notOpening = 5;
 /** More sizes than these of one wish multiply the states of a page and hardly ever win. */
 const mostOptions = 8;
 
@@ -32,10 +32,8 @@ export interface SpreadChoice {
 /** What matters of a page besides its rooms. */
 export interface PageSort {
 	readonly side: Side;
-	/** The left page that the month's cover is to face. */
-	readonly beforeCover: boolean;
-	/** Some other page is that one. */
-	readonly elsewhere?: boolean;
+	/** Where it lies to the page on which the month opens; missing where it opens with no cover. */
+	readonly toCover?: 'before' | 'at' | 'after';
 	/** Nothing that is held stands on it. */
 	readonly whole: boolean;
 }
@@ -54,15 +52,17 @@ export function pageChoices(
 	plan: Plan,
 	wish: Wish,
 	rooms: readonly Size[],
-	{ side, beforeCover, elsewhere, whole }: PageSort,
+	{ side, toCover, whole }: PageSort,
 	thorough = false
 ): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
-	if (beforeCover && !mayFaceCover(wish)) return [];
+	if (toCover === 'before' && !mayFaceCover(wish)) return [];
 	const { likes, purpose } = kindOf(wish);
 	const extra =
 		(likes && likes !== side ? disliked : 0) +
-		(elsewhere && purpose === 'open' && isFiller(wish) ? notFacing : 0);
+		(toCover && purpose === 'open' && toCover !== (isFiller(wish) ? 'before' : 'at')
+			? notOpening
+			: 0);
 	// Where pages come first, or nothing else helps, every title may be written.
 	const all = thorough || plan.aim === 'fewest-pages';
 	const wholePages = formsOf(wish).every((form) => form.wholePage);

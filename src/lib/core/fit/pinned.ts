@@ -49,9 +49,7 @@ export function onlyOverSpread(
 	const sheet = sheets[index];
 	if (!sheet || !facing(sheets, index) || wish.pin?.alone) return false;
 	const { side } = sheet.page;
-	return (
-		pageChoices(plan, wish, sheet.rooms, { side, beforeCover: false, whole: true }).length === 0
-	);
+	return pageChoices(plan, wish, sheet.rooms, { side, whole: true }).length === 0;
 }
 
 /** A part at the place where it is pinned, or over the spread that begins on its page. */

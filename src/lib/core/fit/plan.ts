@@ -5,6 +5,7 @@ import type { Notebook, Rect, Page } from '../paper';
 import type { Facts, Room } from '../forms';
 import type { Wish } from '../wish';
 import type { Aim } from './aims';
+import type { Lay } from './steady';
 
 /** What a page's names and counts followed from when it was drawn. */
 export type DrawnWith = Pick<Plan, 'month' | 'weekStart' | 'hand' | 'locale'>;
@@ -41,6 +42,8 @@ export interface Plan {
 	/** Drawn unless it says otherwise. */
 	readonly titles?: Titles;
 	readonly wishes: readonly Wish[];
+	/** Where wishes lay when a hand last moved something: equally good runs keep them there. */
+	readonly lately?: readonly Lay[];
 	/** Pages of this month that are drawn already, and what stands on them. */
 	readonly drawn?: Drawn;
 	/** Cuts through the month's leaves. */
@@ -106,6 +109,14 @@ export interface Run {
 	readonly bound: number;
 }
 
+/** Where the wishes of a run lie, but for weekly pages, which have many places. */
+export function laysOf(plan: Plan, run: Run): Lay[] {
+	const single = new Set(plan.wishes.filter(({ weeks }) => !weeks).map(({ id }) => id));
+	return ownBlocks(run).flatMap(({ wish, pieces: [{ page }] }) =>
+		single.has(wish) ? [{ wish, page }] : []
+	);
+}
+
 /** Blocks of a run that stand on its pages by themselves: no members. */
 export function ownBlocks({ blocks }: Pick<Run, 'blocks'>): Block[] {
 	return blocks.filter(({ host }) => host === undefined);
@@ -129,6 +140,7 @@ export interface KeptMonth {
 	readonly aim: Aim;
 	readonly titles?: Titles;
 	readonly wishes: readonly Wish[];
+	readonly lately?: readonly Lay[];
 	readonly drawn?: Drawn;
 	readonly cuts?: readonly Cut[];
 }
@@ -152,6 +164,7 @@ export function planOf(kept: KeptMonth, notebook: Notebook, person: Person): Pla
 		aim: kept.aim,
 		wishes: kept.wishes,
 		...(kept.titles ? { titles: kept.titles } : {}),
+		...(kept.lately ? { lately: kept.lately } : {}),
 		...(kept.drawn && kept.drawn.pages.length > 0 ? { drawn: kept.drawn } : {}),
 		...(kept.cuts && kept.cuts.length > 0 ? { cuts: kept.cuts } : {})
 	};

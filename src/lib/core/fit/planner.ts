@@ -2,6 +2,7 @@ import { compose } from './compose';
 import { problemOf, type PlannedProblem } from './problem-of';
 import type { Plan, Run } from './plan';
 import { PackingCache, solve, type Progress } from './solve';
+import { steadied, type Priced } from './steady';
 
 /** A run as it stands while it is still being improved. */
 export interface Planning {
@@ -23,9 +24,9 @@ export function* planning(
 	steps = mostSteps
 ): Generator<Planning, Run> {
 	let done = 0;
-	function* solved(planned: PlannedProblem): Generator<Planning, Solved> {
+	function* solved(planned: PlannedProblem, asked = plan): Generator<Planning, Solved> {
 		const drawUp = ({ best, bound }: Progress) =>
-			compose(plan, planned, best, planned.bound ?? bound);
+			compose(asked, planned, best, planned.bound ?? bound);
 		const solving = solve(planned.problem, cache);
 		let state = solving.next();
 		for (; !state.done && done < steps; done++) {
@@ -43,18 +44,20 @@ export function* planning(
 		return { cost: value.best.cost, run: drawUp(value), all: !lost };
 	}
 	const usual = yield* solved(problemOf(plan));
-	if (usual.all || done >= steps) return usual.run;
-	// Before a wish is said to have no place, all are tried at every width.
+	if (done >= steps) return usual.run;
 	const shown = { run: () => usual.run };
+	if (usual.all) {
+		const steady = steadied(plan, usual, (held) => solved(problemOf(held), held));
+		return yield* asBefore(steady, shown);
+	}
+	// Before a wish is said to have no place, all are tried at every width.
 	yield shown;
 	const thorough = yield* asBefore(solved(problemOf(plan, true)), shown);
 	return thorough.cost <= usual.cost ? thorough.run : usual.run;
 }
 
 /** A run that was worked out to the end. */
-interface Solved {
-	readonly cost: number;
-	readonly run: Run;
+interface Solved extends Priced {
 	/** Whether everything that a page could take has a place. */
 	readonly all: boolean;
 }

@@ -154,17 +154,10 @@ function state(
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
 	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(
-		({ rooms, side, beforeCover, elsewhere, whole }) =>
-			[
-				...rooms.map(({ w, h }) => `${w} ${h}`),
-				...[sided ? side : '', beforeCover, elsewhere, whole]
-			].join()
+		({ rooms, side, toCover, whole }) =>
+			[...rooms.map(({ w, h }) => `${w} ${h}`), ...[sided ? side : '', toCover, whole]].join()
 	);
 	const coverPage = pageOfCover(plan, sheets, free, fixed);
-	const mayFace =
-		coverPage !== undefined &&
-		free.some(({ wish }) => isFiller(wish) && kindOf(wish).purpose === 'open') &&
-		sheets.some(({ page: { number } }) => number < coverPage);
 	const pairs = new Sorts<Pair>((pair) => JSON.stringify(pair));
 	const alone = new Set(
 		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
@@ -182,8 +175,7 @@ function state(
 			options: sorts.of({
 				rooms: roomsOf(sheet),
 				side,
-				beforeCover: coverPage !== undefined && number < coverPage,
-				elsewhere: mayFace && number >= coverPage,
+				...(coverPage === undefined ? {} : { toCover: placeTo(coverPage, number) }),
 				whole: held === 0
 			}),
 			pair: pair && pairs.of(pairOf(pair, fixed)),
@@ -299,6 +291,12 @@ function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
 		if (!partner || other === index || part.wish.pin || partner.wish.pin) return [];
 		return [other > index ? ([part, partner] as const) : ([partner, part] as const)];
 	});
+}
+
+/** Where a page lies to another one. */
+function placeTo(other: number, page: number): 'before' | 'at' | 'after' {
+	if (page === other) return 'at';
+	return page < other ? 'before' : 'after';
 }
 
 /** Two facing pages: their sizes, and what is held on them. */

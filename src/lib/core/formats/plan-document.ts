@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import type { Cut } from '../cuts';
-import type { Aim, Drawn, Plan, Titles } from '../fit';
+import type { Aim, Drawn, Lay, Plan, Titles } from '../fit';
 import type { Wish } from '../wish';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
@@ -29,6 +29,7 @@ export interface PlanDocument {
 	readonly locale?: string;
 	readonly aim: Aim;
 	readonly titles?: Titles;
+	readonly lately?: readonly Lay[];
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
 	readonly cuts?: readonly Cut[];
@@ -44,6 +45,16 @@ export const monthSchema = words(7).test('month', function (value) {
 });
 
 export const aimSchema = oneOf(['fewest-pages', 'balanced', 'roomiest']);
+
+/** Where wishes lay when a hand last moved something. */
+export const latelySchema = list(
+	record({
+		wish: words(100).required(missing),
+		page: whole(1, 2000).required(missing)
+	}).required(missing),
+	0,
+	mostWishes
+);
 
 /** How all titles of a month are done. */
 export const titlesSchema = oneOf(['lettered', 'written', 'none']);
@@ -94,6 +105,7 @@ export const planSchema = record(
 		locale: words(40),
 		aim: aimSchema.default('balanced'),
 		titles: titlesSchema,
+		lately: latelySchema,
 		wishes: wishesSchema,
 		drawn: drawnSchema,
 		cuts: cutsSchema,
@@ -174,6 +186,7 @@ export function toPlan(document: PlanDocument): Plan {
 		aim: document.aim,
 		wishes: document.wishes,
 		...(document.titles ? { titles: document.titles } : {}),
+		...(document.lately ? { lately: document.lately } : {}),
 		...(document.drawn ? { drawn: document.drawn } : {}),
 		...(document.cuts ? { cuts: document.cuts } : {}),
 		...(document.earlierCuts ? { earlierCuts: document.earlierCuts } : {})

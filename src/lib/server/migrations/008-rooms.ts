@@ -6,6 +6,7 @@ import { rewrite } from './rewrite';
 export const rooms: Migration = {
 	async up(db: Kysely<unknown>) {
 		await addColumn(db, 'month', 'titles');
+		await addColumn(db, 'month', 'lately');
 		await rewrite(db, 'wish', 'content', withMembers);
 		await rewrite(db, 'own_kind', 'content', withMembers);
 	}

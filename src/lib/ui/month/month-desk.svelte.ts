@@ -4,6 +4,7 @@ import type { Cut } from '$lib/core/cuts';
 import {
 	drawPage,
 	holdAt,
+	laysOf,
 	lockPages,
 	pinOf,
 	planOf,
@@ -232,7 +233,7 @@ export class MonthDesk {
 	/** The same, where a hand moved a wish's block: what else moves because of it is told. */
 	moveByHand(wish: string, wishes: readonly Wish[], name?: string): void {
 		const { plan, run } = this;
-		this.change({ wishes }, name);
+		this.change({ wishes, lately: laysOf(plan, run) }, name);
 		this.moving = { wish, plan, run };
 	}
 

@@ -9,8 +9,8 @@ export const POST: RequestHandler = async (event) => {
 	const read = await readChecked(event, 'import', mostImportBytes);
 	if (!read.ok) return read.refusal;
 	const { document, notebookId, withHand } = read.value;
-	const { notebook, hand, month, weekStart, aim, titles, wishes, drawn, cuts } = document;
-	const content = { month, weekStart, aim, titles, wishes, drawn, cuts };
+	const { notebook, hand, month, weekStart, aim, titles, lately, wishes, drawn, cuts } = document;
+	const content = { month, weekStart, aim, titles, lately, wishes, drawn, cuts };
 	const { store } = event.locals;
 	const kept = notebookId ? (await store.notebooks.find(notebookId))?.notebook : notebook;
 	const refusal = monthFault(kept, content);

@@ -7,7 +7,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 	const placed = await placedMonth(locals.store, params.id, locals.person);
 	if (!placed) error(404, 'There is no such month.');
 	const { record, plan, run, trouble, next } = placed;
-	const { month, weekStart, aim, titles, wishes, drawn, cuts } = record;
+	const { month, weekStart, aim, titles, lately, wishes, drawn, cuts } = record;
 	return {
 		printers: await locals.store.person.printers(),
 		ownKinds: await locals.store.kinds.all(),
@@ -16,7 +16,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 			revision: record.revision,
 			notebookId: record.notebookId,
 			notebook: plan.notebook,
-			month: { month, weekStart, aim, titles, wishes, drawn, cuts },
+			month: { month, weekStart, aim, titles, lately, wishes, drawn, cuts },
 			earlierCuts: plan.earlierCuts ?? [],
 			person: locals.person,
 			run,

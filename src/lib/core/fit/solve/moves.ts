@@ -172,12 +172,6 @@ export class Moves {
 	/** A page with a group of items, or with none. */
 	private fill(state: State, moves: Move[], worth: Worth): void {
 		const { pageCost } = this.problem;
-		const blank =
-			this.mayBeBlank(state) && this.after(state, state.next, [], state.fillers, nothingOver);
-		if (blank) {
-			const cost = pageCost + this.lossOf(this.groups.boundTo(state.page));
-			moves.push({ to: blank, cost, page: state.page, ...alone });
-		}
 		const host = this.groups.hostOn(state.page, state.host);
 		for (const share of this.groups.on(state.page, state.top, host, state.next, undefined)) {
 			const left = this.fillers.without(state.fillers, share.taken);
@@ -187,6 +181,13 @@ export class Moves {
 			if (!worth(price, state.page + 1, share.next, left, 0, 0)) continue;
 			const to = this.after(state, share.next, share.kept, left, nothingOver);
 			if (to) moves.push(moveOf(share, to, cost, state.page));
+		}
+		// After what fills it: of equally good runs one has its blank pages as late as can be.
+		const blank =
+			this.mayBeBlank(state) && this.after(state, state.next, [], state.fillers, nothingOver);
+		if (blank) {
+			const cost = pageCost + this.lossOf(this.groups.boundTo(state.page));
+			moves.push({ to: blank, cost, page: state.page, ...alone });
 		}
 	}
 
