@@ -123,9 +123,9 @@ describe('what stands where', () => {
 	});
 
 	test('a block is dragged to another page', async () => {
-		const before = await onPage(68);
+		const before = await onPage(72);
 		const handle = page.getByLabel('Drag Sleep to another page');
-		const target = page.getByRole('list', { name: 'On page 68' });
+		const target = page.getByRole('list', { name: 'On page 72' });
 		await target.scrollIntoViewIfNeeded();
 		const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
 		if (!from || !to) throw new Error('nothing to drag');
@@ -135,10 +135,10 @@ describe('what stands where', () => {
 		await page.mouse.move(to.x + 40, to.y + 10, { steps: 12 });
 		await target.getByLabel('Drag Sleep to another page').waitFor({ state: 'attached' });
 		await page.mouse.up();
-		await expect.poll(() => onPage(68)).toContain('Sleep');
+		await expect.poll(() => onPage(72)).toContain('Sleep');
 		await saved(page);
 		await undo();
-		await until(68, before);
+		await until(72, before);
 		await saved(page);
 	});
 

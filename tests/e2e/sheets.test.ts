@@ -23,8 +23,8 @@ const sheets = async () => {
 describe('sheets', () => {
 	test('printed from the browser, a page is the same as in the PDF', async () => {
 		const page = await sheets();
-		await choose(page, /^Pages/, 'page 68');
-		const picture = page.getByRole('img', { name: 'Page 68, as it is printed' });
+		await choose(page, /^Pages/, 'page 70');
+		const picture = page.getByRole('img', { name: 'Page 70, as it is printed' });
 		await picture.waitFor();
 		await picture.evaluate(async (image) => {
 			if (image instanceof HTMLImageElement) await image.decode();
@@ -81,10 +81,10 @@ describe('sheets', () => {
 test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: the same run', async () => {
 	const { browser, page } = stage();
 	const month = page.url();
-	await page.goto(`${month}/pages/67`, { waitUntil: 'networkidle' });
+	await page.goto(`${month}/pages/69`, { waitUntil: 'networkidle' });
 	const block = (place: string) =>
 		page.getByRole('button', {
-			name: new RegExp(`^Weather inside on page 67.* from dot ${place}$`)
+			name: new RegExp(`^Weather inside on page 69.* from dot ${place}$`)
 		});
 	await block('0, 0').focus();
 	await page.keyboard.press('ArrowDown');
@@ -96,7 +96,7 @@ test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: 
 	await page.keyboard.press('Control+y');
 	await block('0, 2').waitFor();
 
-	await page.goto(`${month}/guide/67`, { waitUntil: 'networkidle' });
+	await page.goto(`${month}/guide/69`, { waitUntil: 'networkidle' });
 	await page.getByRole('button', { name: 'Follow step by step' }).click();
 	const status = page.getByText(/^Step \d+ of \d+, \d+ done$/);
 	const of = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1]);

@@ -144,39 +144,73 @@ export class Guests {
 	}
 
 	private filling(place: RoomPlace, free: Rect, members: readonly number[]): Filled | undefined {
-		const { name: room, on } = place;
-		const guest = (choice: Choice, rect: Rect): Guest => ({ choice, room, on, rect });
 		const held = members.filter((member) => this.member(member).spot);
-		const fixed = held.flatMap((member): Guest[] => {
-			const { spot } = this.member(member);
-			if (!spot) return [];
-			const most = { w: spot.w ?? place.w - spot.x, h: spot.h ?? place.h - spot.y };
-			const choice = this.choice(member, most);
-			if (choice?.room.span !== 'page') return [];
-			const { w, h } = { ...choice.room, ...spot };
-			const fits = spot.x + w <= place.w && spot.y + h <= place.h;
-			return fits ? [guest(choice, { x: place.x + spot.x, y: place.y + spot.y, w, h })] : [];
-		});
+		const fixed = held.flatMap((member) => this.held(place, member) ?? []);
 		const clash = fixed.some(({ rect }, at) =>
 			fixed.slice(at + 1).some((other) => overlaps(rect, other.rect))
 		);
 		if (fixed.length < held.length || clash) return undefined;
 		const others = members.filter((member) => !held.includes(member));
 		if (others.length === 0) return filledBy(fixed);
-		const left = clearOf(
-			free,
-			fixed.map(({ rect }) => rect)
-		);
-		const sizeOf = (index: number, size: Size) => this.sized(others[index] ?? 0, size);
-		const shelves = shelve(left, others.length, sizeOf) ?? packed(left, others.length, sizeOf);
+		const taken = fixed.map(({ rect }) => rect);
+		if (taken.length === 0) return this.sharing(place, free, others);
+		const around = this.keepingPlaces(place, free, members, held, taken);
+		const found =
+			around ??
+			this.sharing(place, free, others, taken) ??
+			this.sharing(place, clearOf(free, taken), others);
+		return found && together(filledBy(fixed), found);
+	}
+
+	/** A member that a person has fixed in a room, where it fits there. */
+	private held(place: RoomPlace, member: number): Guest | undefined {
+		const { spot } = this.member(member);
+		if (!spot) return undefined;
+		const most = { w: spot.w ?? place.w - spot.x, h: spot.h ?? place.h - spot.y };
+		const choice = this.choice(member, most);
+		if (choice?.room.span !== 'page') return undefined;
+		const { w, h } = { ...choice.room, ...spot };
+		if (spot.x + w > place.w || spot.y + h > place.h) return undefined;
+		const rect = { x: place.x + spot.x, y: place.y + spot.y, w, h };
+		return { choice, room: place.name, on: place.on, rect };
+	}
+
+	/** Members that nothing holds where they would stand if nothing were held, as long as what is held leaves them alone. */
+	private keepingPlaces(
+		place: RoomPlace,
+		free: Rect,
+		members: readonly number[],
+		held: readonly number[],
+		taken: readonly Rect[]
+	): Filled | undefined {
+		const all = this.sharing(place, free, members);
+		const others = all?.guests.filter((_, at) => !held.includes(members[at] ?? -1)) ?? [];
+		const hit = others.some(({ rect }) => taken.some((other) => overlaps(rect, other)));
+		return all && !hit ? filledBy(others) : undefined;
+	}
+
+	/** Members that share a rectangle of a room: in rows or columns, or packed, around what is taken there. */
+	private sharing(
+		{ name: room, on }: RoomPlace,
+		free: Rect,
+		members: readonly number[],
+		taken: readonly Rect[] = []
+	): Filled | undefined {
+		if (free.w < 1 || free.h < 1) return undefined;
+		const sizeOf = (index: number, size: Size) => this.sized(members[index] ?? 0, size);
+		const obstacles = taken.map((rect) => ({ ...rect, x: rect.x - free.x, y: rect.y - free.y }));
+		const shelves =
+			(obstacles.length === 0 ? shelve(free, members.length, sizeOf) : undefined) ??
+			packed(free, members.length, sizeOf, obstacles);
 		if (!shelves) return undefined;
-		const shelved = others.flatMap((member, index): Guest[] => {
+		const guests = members.flatMap((member, index): Guest[] => {
 			const rect = shelves.rects[index];
 			const choice = rect && this.choice(member, rect);
-			return choice ? [guest(choice, { ...rect, x: left.x + rect.x, y: left.y + rect.y })] : [];
+			return choice
+				? [{ choice, room, on, rect: { ...rect, x: free.x + rect.x, y: free.y + rect.y } }]
+				: [];
 		});
-		if (shelved.length < others.length) return undefined;
-		return filledBy([...fixed, ...shelved]);
+		return guests.length < members.length ? undefined : filledBy(guests);
 	}
 
 	private sized(member: number, size: Size): Sized | undefined {

@@ -163,6 +163,28 @@ describe('members', () => {
 		expect(blockOf(out, 'goals').pieces).toEqual(away);
 	});
 
+	test('held a square aside, the others stay where they were; held elsewhere, they go round it', () => {
+		const page = fresh('dashboard', { id: 'page' });
+		const plan = planWith([page]);
+		const run = planRun(plan);
+		const steps = blockOf(run, 'steps');
+		const [{ page: number, rect }] = steps.pieces;
+		const movedTo = (x: number, y: number) => {
+			const pieces = [{ page: number, rect: { ...rect, x, y } }] as const;
+			const next = { ...plan, wishes: holdAt(plan, run, steps, pieces) };
+			const after = planRun(next);
+			expect(after.unplaced).toEqual([]);
+			expect(brokenRules(next, after)).toEqual([]);
+			expect(blockOf(after, 'steps').pieces).toEqual(pieces);
+			return after;
+		};
+		const aside = movedTo(rect.x - 1, rect.y);
+		const places = (of: Run) =>
+			of.blocks.filter(({ wish }) => wish !== 'steps').map(({ pieces }) => pieces);
+		expect(places(aside)).toEqual(places(run));
+		movedTo(10, 30);
+	});
+
 	test('lie inside a room of their host, whatever the month', () => {
 		fc.assert(
 			fc.property(anyPlan, (plan) => {

@@ -1,4 +1,5 @@
-import type { Size } from '../paper';
+import type { Rect, Size } from '../paper';
+import { within } from './sheets';
 import { leastShare, shapeOf, type Shelves, type SizeOf } from './shelves';
 import { solve, type PageOption } from './solve';
 
@@ -10,19 +11,22 @@ const loss = 1_000_000;
 
 /**
  * Packs so many members into a room in any way, each as low as it can be at some width: what rows and columns cannot
- * hold may still fit. The least discomfort wins; undefined where they do not fit at all.
+ * hold, or what must keep clear of what is `taken`, may still fit. The least discomfort wins; undefined where they do not fit at all.
  */
-export function packed(room: Size, count: number, sizeOf: SizeOf): Shelves | undefined {
-	if (count < 2 || count > mostPacked) return undefined;
+export function packed(
+	room: Size,
+	count: number,
+	sizeOf: SizeOf,
+	taken: readonly Rect[] = []
+): Shelves | undefined {
+	if ((count < 2 && taken.length === 0) || count > mostPacked) return undefined;
 	const options = Array.from({ length: count }, (_, member) => lowest(room, member, sizeOf));
 	if (options.some((some) => some.length === 0)) return undefined;
-	const page = {
-		w: room.w + air,
-		h: room.h + air,
-		side: 'left',
-		options: 0,
-		obstacles: []
-	} as const;
+	const size = { w: room.w + air, h: room.h + air };
+	const obstacles = taken.flatMap(({ x, y, w, h }) =>
+		within({ x, y, w: w + air, h: h + air }, { x: 0, y: 0 }, size)
+	);
+	const page = { ...size, side: 'left', options: 0, obstacles } as const;
 	const solving = solve({
 		pages: [page],
 		items: options.map((some) => ({

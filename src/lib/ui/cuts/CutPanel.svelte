@@ -137,7 +137,7 @@
 				strategy="fixed"
 				align="start"
 				collisionPadding={8}
-				class="z-40 w-72 border border-ink-soft bg-field py-1 shadow-md"
+				class="z-40 max-h-(--bits-floating-available-height) overflow-y-auto w-72 border border-ink-soft bg-field py-1 shadow-md"
 			>
 				{#each cutKinds as kind (kind)}
 					<DropdownMenu.Item

@@ -62,7 +62,7 @@
 		strategy="fixed"
 		align="start"
 		onCloseAutoFocus={closed}
-		class="z-40 w-80 max-w-[calc(100vw-1rem)] border border-ink-soft bg-field py-1 shadow-md"
+		class="z-40 max-h-(--bits-floating-available-height) overflow-y-auto w-80 max-w-[calc(100vw-1rem)] border border-ink-soft bg-field py-1 shadow-md"
 	>
 		{#each usual as kind (kind.id)}
 			<DropdownMenu.Item

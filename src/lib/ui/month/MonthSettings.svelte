@@ -17,7 +17,7 @@
 	let { desk }: { desk: MonthDesk } = $props();
 
 	const titles: { value: Titles; label: string }[] = [
-		{ value: 'lettered', label: 'drawn' },
+		{ value: 'lettered', label: 'drawn letter by letter' },
 		{ value: 'written', label: 'written on a row' },
 		{ value: 'none', label: 'left out' }
 	];

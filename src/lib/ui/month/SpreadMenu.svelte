@@ -25,7 +25,7 @@
 		strategy="fixed"
 		align="end"
 		collisionPadding={8}
-		class="z-40 w-64 border border-ink-soft bg-field py-1 shadow-md"
+		class="z-40 max-h-(--bits-floating-available-height) overflow-y-auto w-64 border border-ink-soft bg-field py-1 shadow-md"
 	>
 		{#if drawn.length === 0}
 			<DropdownMenu.Item class={item} onSelect={() => desk.swap(spread.left)}

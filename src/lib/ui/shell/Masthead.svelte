@@ -74,7 +74,7 @@
 				<DropdownMenu.Content
 					strategy="fixed"
 					align="end"
-					class="z-40 min-w-48 border border-ink-soft bg-field py-1 shadow-md"
+					class="z-40 max-h-(--bits-floating-available-height) overflow-y-auto min-w-48 border border-ink-soft bg-field py-1 shadow-md"
 				>
 					{#each months as month (month.id)}
 						<DropdownMenu.Item>
