@@ -21,12 +21,15 @@ const checks = [
 	counted('format', ['prettier', '--check', '--log-level', 'warn', '.'])
 ];
 process.env.HORARIUM_BUILD = ensureBuilt();
-// Browser tests want a core and a half, so only one file of them runs at a time, beside all others.
+// Browser tests want a core and a half, so one file of them runs beside all others, and two only in the end.
+const browser = (/** @type {number} */ part) => () =>
+	vitest(`browser tests, part ${part}`, ['browser'], `${part}/3`);
 const tests = [
-	vitest('unit tests, referees', ['unit', 'oracles']),
-	vitest('browser tests', ['browser'])
+	inTurn(() => vitest('unit tests, referees', ['unit', 'oracles']), browser(3)),
+	inTurn(browser(1), browser(2))
 ];
-for (const check of [...checks, ...tests]) add(await check);
+for (const check of checks) add(await check);
+for (const counts of tests) for (const count of await counts) add(count);
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed > 0 ? 1 : 0);
@@ -68,13 +71,27 @@ function counted(name, [program = '', ...args]) {
 }
 
 /**
- * Tests of some projects, one file at a time; a run that breaks off counts as failed. What it says is shown as it goes.
+ * One after another.
+ * @param {...(() => Promise<Count>)} steps
+ * @returns {Promise<Count[]>}
+ */
+async function inTurn(...steps) {
+	/** @type {Count[]} */
+	const counts = [];
+	for (const step of steps) counts.push(await step());
+	return counts;
+}
+
+/**
+ * Tests of some projects, or a part of them such as 1/3, one file at a time; a run that breaks off counts as failed. What
+ * it says is shown as it goes.
  * @param {string} name
  * @param {string[]} projects
+ * @param {string} [part]
  * @returns {Promise<Count>}
  */
-function vitest(name, projects) {
-	const file = `${results}/${projects.join('-')}.json`;
+function vitest(name, projects, part) {
+	const file = `${results}/${[...projects, ...(part ? [part.replace('/', '-of-')] : [])].join('-')}.json`;
 	const child = spawn(
 		process.execPath,
 		[
@@ -82,6 +99,7 @@ function vitest(name, projects) {
 			'run',
 			...projects.map((project) => `--project=${project}`),
 			'--maxWorkers=1',
+			...(part ? [`--shard=${part}`] : []),
 			'--reporter=default',
 			'--reporter=json',
 			`--outputFile.json=${file}`
