@@ -86,7 +86,7 @@ test('the book says what is left of it, and its paper what it bears', async () =
 	await page.getByText(/more months? like these fits?/).waitFor();
 	await page.getByLabel('lines it has').fill('20');
 	await page.getByLabel('lines written on').fill('18');
-	await page.getByText('9 too few').waitFor();
+	await page.getByText('12 too few').waitFor();
 	await page.getByLabel('weight').fill('160');
 	await page.getByText('This paper takes light paint').waitFor();
 	await page.getByRole('button', { name: 'Add such a page' }).click();

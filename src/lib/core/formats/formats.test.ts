@@ -117,6 +117,10 @@ describe('a plan document', () => {
 		).toEqual({
 			'wishes[0].members': 'must not be given with weeks: weekly pages have no rooms for others'
 		});
+		for (const members of ['many', 7, { length: 2 }, [null], ['a'], [[]]])
+			expect(Object.keys(faultsOf(documentWith([{ ...twin, members }])))[0]).toMatch(
+				/^wishes\[0\]\.members/
+			);
 		expect(faultsOf(documentWith([{ ...twin, spot: { x: 1, y: 2 } }]))).toEqual({
 			'wishes[0].spot': expect.stringMatching(/^is not known here/)
 		});

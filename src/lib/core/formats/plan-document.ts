@@ -1,7 +1,7 @@
 import * as yup from 'yup';
 import type { Cut } from '../cuts';
 import type { Aim, Drawn, Lay, Plan, Titles } from '../fit';
-import type { Wish } from '../wish';
+import { deepest, type Wish } from '../wish';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
 import type { Notebook } from '../paper';
@@ -79,20 +79,23 @@ export const wishesSchema = list(wishSchema, 0, mostWishes)
 		});
 	});
 
-/** Ids of wishes and their members, as far as they have any, with their paths. */
+/**
+ * Ids of wishes and their members with their paths, as far as they have any: what they are is not known yet. What is
+ * nested deeper than members may be is refused elsewhere, and not looked into.
+ */
 function idsIn(
-	wishes: readonly PartialWish[] | undefined,
-	path: string
+	wishes: unknown,
+	path: string,
+	depth = 0
 ): { readonly id: string; readonly path: string }[] {
-	return (wishes ?? []).flatMap((wish, index) => {
+	if (!Array.isArray(wishes) || depth > deepest) return [];
+	return wishes.flatMap((wish: unknown, index) => {
+		if (typeof wish !== 'object' || wish === null) return [];
 		const here = `${path}[${index}]`;
-		const own = wish?.id === undefined ? [] : [{ id: wish.id, path: here }];
-		return [...own, ...idsIn(wish?.members, `${here}.members`)];
+		const own = 'id' in wish && typeof wish.id === 'string' ? [{ id: wish.id, path: here }] : [];
+		return 'members' in wish ? [...own, ...idsIn(wish.members, `${here}.members`, depth + 1)] : own;
 	});
 }
-
-/** A wish on its way through the checks. */
-type PartialWish = { readonly id?: string; readonly members?: readonly PartialWish[] } | undefined;
 
 export const planSchema = record(
 	{
