@@ -55,7 +55,7 @@ describe('the API', () => {
 		]);
 		expect(run.pages[2].blocks[0]).toMatchObject({
 			wish: 'cal',
-			rect: { x: 0, y: 0, w: 28, h: 37 },
+			rect: { x: 4, y: 0, w: 24, h: 37 },
 			facts: { cell: { w: 6, h: 6 }, split: [4, 3], over: [4, 10], weeks: 6, lead: 5 }
 		});
 		expect(run.pages[2].blocks[0].marks).toContainEqual({
