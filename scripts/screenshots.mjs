@@ -41,7 +41,7 @@ await picture('month', month);
 await picture('month-dark', month, { dark: true });
 await picture('what-else', month, {
 	act: async (page) => {
-		await page.getByTestId('wish-3').click();
+		await page.locator('[data-wish="habits"]').click();
 		const question = page.getByText('What else could it be?');
 		await question.click();
 		await question.evaluate((element) => element.scrollIntoView({ block: 'start' }));
@@ -53,10 +53,10 @@ await picture('compare', `${month}/compare`, {
 await picture('kinds', `${month}/kinds`, {
 	act: (page) => page.getByRole('button', { name: /^Month calendar/ }).click()
 });
-await picture('page-desk', `${month}/pages/68`, {
+await picture('page-desk', `${month}/pages/66`, {
 	act: async (page) => {
-		await page.getByRole('button', { name: /^Loaves on page 69/ }).focus();
-		for (let step = 0; step < 3; step++) await page.keyboard.press('ArrowUp');
+		await page.getByRole('button', { name: /^Due on page 67/ }).focus();
+		for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowDown');
 	}
 });
 await picture('cuts', `${month}/pages/72`, {

@@ -38,4 +38,6 @@ from <strong class="text-rubric">({rect.x}, {rect.y})</strong>,
 	<strong class="text-rubric">{cell.w} × {cell.h}</strong>{/if}
 {#if home && stays}<span class="text-calm">· goes into {nameOf(home.wish)}</span>{/if}
 {#if !stays}<span class="text-caution">· {against}</span>
-{:else if names(false)}<span class="text-calm">· {names(false)} gives way</span>{/if}
+{:else if names(false)}<span class="text-calm"
+		>· {names(false)} {names(false).includes(', ') ? 'give' : 'gives'} way</span
+	>{/if}
