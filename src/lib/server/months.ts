@@ -1,8 +1,6 @@
 import { checked } from '$lib/core/formats';
-import type { Cut } from '$lib/core/cuts';
-import type { Aim, Drawn, Lay, Titles } from '$lib/core/fit';
+import type { KeptMonth } from '$lib/core/fit';
 import type { Wish } from '$lib/core/wish';
-import type { WeekStart } from '$lib/core/month';
 import { sql, type Selectable, type Transaction } from 'kysely';
 import type { Db, MonthTable, Tables } from './database';
 import { FaultyRow, reasonOf, type SetAside } from './kept';
@@ -10,17 +8,8 @@ import { monthContentSchema } from './schemas';
 import { newId, now, outcomeOf, writing, type Write } from './write';
 
 /** What a person decides about a month. */
-export interface MonthContent {
+export interface MonthContent extends KeptMonth {
 	readonly notebookId: string;
-	/** "2027-05" */
-	readonly month: string;
-	readonly weekStart: WeekStart;
-	readonly aim: Aim;
-	readonly titles?: Titles;
-	readonly lately?: readonly Lay[];
-	readonly wishes: readonly Wish[];
-	readonly drawn?: Drawn;
-	readonly cuts?: readonly Cut[];
 }
 
 /** A month as kept, with the count of its changes. */

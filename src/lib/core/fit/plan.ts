@@ -134,15 +134,12 @@ export const emptyRun: Run = {
 };
 
 /** What is kept of a month: everything a plan needs but its notebook and the person's language. */
-export interface KeptMonth {
+export interface KeptMonth extends Pick<
+	Plan,
+	'weekStart' | 'aim' | 'titles' | 'wishes' | 'lately' | 'drawn' | 'cuts'
+> {
+	/** "2027-05" */
 	readonly month: string;
-	readonly weekStart: WeekStart;
-	readonly aim: Aim;
-	readonly titles?: Titles;
-	readonly wishes: readonly Wish[];
-	readonly lately?: readonly Lay[];
-	readonly drawn?: Drawn;
-	readonly cuts?: readonly Cut[];
 }
 
 /** What is known of the person who plans. */
