@@ -51,7 +51,10 @@ await picture('compare', `${month}/compare`, {
 	act: (page) => page.getByText('…', { exact: true }).first().waitFor({ state: 'detached' })
 });
 await picture('kinds', `${month}/kinds`, {
-	act: (page) => page.getByRole('button', { name: /^Month calendar/ }).click()
+	act: async (page) => {
+		await page.getByRole('button', { name: /^Month calendar/ }).click();
+		await page.evaluate(() => window.scrollTo(0, 0));
+	}
 });
 await picture('page-desk', `${month}/pages/66`, {
 	act: async (page) => {

@@ -1,8 +1,8 @@
 import { purposes } from '../catalogue';
-import { allWishes, type Wish } from '../wish';
+import type { Wish } from '../wish';
 import type { Rect, Size } from '../paper';
-import { companyFor, pricesFor, type Prices } from './aims';
-import { isFiller, kindOf, type Choice } from './choices';
+import { companyFor, pricesFor } from './aims';
+import { kindOf } from './choices';
 import {
 	pageChoices,
 	spreadChoices,
@@ -14,6 +14,8 @@ import { partsOf, type Part } from './parts';
 import { facingPins, onlyOverSpread, place, rectsHeld, type Fixed } from './pinned';
 import type { Taken } from './footprint';
 import { missedBy } from './hosting';
+import { blocksIn, lossOf, lossWith } from './losses';
+import { pageOfCover, placeTo } from './opening-page';
 import type { Plan } from './plan';
 import { emptyRects } from './space';
 import { facing, sheetsOf, within, type Sheet } from './sheets';
@@ -100,27 +102,6 @@ export function obstaclesOn(sheet: Sheet, fixed: readonly Fixed[]): Rect[] {
 function inAir({ x, y, w, h }: Rect, air: number): Rect {
 	const [left, top] = [w > air ? air : 0, h > air ? air : 0];
 	return { x: x + left, y: y + top, w: w - left, h: h - top };
-}
-
-/**
- * The page of what opens the month, liked on the right: where it is drawn or held, or else the first right page of
- * those that are free. None where the month opens with something else.
- */
-function pageOfCover(
-	plan: Plan,
-	sheets: readonly Sheet[],
-	free: readonly Part[],
-	fixed: readonly Fixed[]
-): number | undefined {
-	const opening = plan.wishes.find((wish) => !isFiller(wish));
-	if (!opening || kindOf(opening).likes !== 'right') return undefined;
-	const drawn = plan.drawn?.blocks.find(({ wish }) => wish.id === opening.id)?.pieces[0]?.page;
-	const held = fixed.find(({ part }) => part.wish.id === opening.id)?.pieces[0].page;
-	if (drawn !== undefined || held !== undefined) return drawn ?? held;
-	if (!free.some(({ wish }) => wish.id === opening.id)) return undefined;
-	return (
-		opening.pin?.page ?? sheets.slice(0, 2).find(({ page }) => page.side === 'right')?.page.number
-	);
 }
 
 /** More rooms than these are corners that another one nearly covers. */
@@ -293,12 +274,6 @@ function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
 	});
 }
 
-/** Where a page lies to another one. */
-function placeTo(other: number, page: number): 'before' | 'at' | 'after' {
-	if (page === other) return 'at';
-	return page < other ? 'before' : 'after';
-}
-
 /** Two facing pages: their sizes, and what is held on them. */
 interface Pair {
 	readonly left: Size;
@@ -323,21 +298,6 @@ function needsNoSpread(
 	return onPages
 		.flat()
 		.some(({ cost, choice }) => choice.form.wholePage && cost <= tight && missedBy(choice) === 0);
-}
-
-/** How many blocks parts come to with their members. */
-function blocksIn(parts: readonly Part[]): number {
-	return parts.reduce((sum, { wish }) => sum + allWishes([wish]).length, 0);
-}
-
-/** What the members that a choice leaves out cost. */
-function lossOf({ inside }: Choice, prices: Prices): number {
-	return (inside?.left ?? []).reduce((sum, member) => sum + lossWith(member, prices), 0);
-}
-
-/** What it costs to leave a wish out: its members go with it. */
-function lossWith(wish: Wish, prices: Prices): number {
-	return allWishes([wish]).reduce((sum, { importance = 'want' }) => sum + prices[importance], 0);
 }
 
 /** Purposes of parts, as bits. */

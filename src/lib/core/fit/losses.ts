@@ -1,0 +1,19 @@
+import { allWishes, type Wish } from '../wish';
+import type { Prices } from './aims';
+import type { Choice } from './choices';
+import type { Part } from './parts';
+
+/** How many blocks parts come to with their members. */
+export function blocksIn(parts: readonly Part[]): number {
+	return parts.reduce((sum, { wish }) => sum + allWishes([wish]).length, 0);
+}
+
+/** What the members that a choice leaves out cost. */
+export function lossOf({ inside }: Choice, prices: Prices): number {
+	return (inside?.left ?? []).reduce((sum, member) => sum + lossWith(member, prices), 0);
+}
+
+/** What it costs to leave a wish out: its members go with it. */
+export function lossWith(wish: Wish, prices: Prices): number {
+	return allWishes([wish]).reduce((sum, { importance = 'want' }) => sum + prices[importance], 0);
+}
