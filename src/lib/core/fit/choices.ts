@@ -54,6 +54,11 @@ export interface Inside {
 	readonly discomfort: number;
 }
 
+/** Members that a choice leaves out, those of its members included. */
+export function leftBy({ inside }: Choice): Wish[] {
+	return inside ? [...inside.left, ...inside.guests.flatMap(({ choice }) => leftBy(choice))] : [];
+}
+
 /** The setting in which a plan's wish is ruled with a form. */
 export function settingOf(plan: Plan, wish: Wish, form: Form): Setting {
 	return {

@@ -1,6 +1,6 @@
 import type { Room } from '../forms';
 import type { Wish } from '../wish';
-import { expectedOf, ruledIn, type Choice } from './choices';
+import { expectedOf, leftBy, ruledIn, type Choice } from './choices';
 import type { Taken } from './footprint';
 import { Guests, missed } from './guests';
 import type { Plan } from './plan';
@@ -8,8 +8,8 @@ import type { Plan } from './plan';
 const nothing: Taken = [[], []];
 
 /** How badly the members that a choice leaves out are missed, among other choices of its wish. */
-export function missedBy({ inside }: Choice): number {
-	return (inside?.left ?? []).reduce((sum, { importance = 'want' }) => sum + missed[importance], 0);
+export function missedBy(choice: Choice): number {
+	return leftBy(choice).reduce((sum, { importance = 'want' }) => sum + missed[importance], 0);
 }
 
 function priceOf(choice: Choice): number {

@@ -1,6 +1,6 @@
 import { allWishes, type Wish } from '../wish';
 import type { Prices } from './aims';
-import type { Choice } from './choices';
+import { leftBy, type Choice } from './choices';
 import type { Part } from './parts';
 
 /** How many blocks parts come to with their members. */
@@ -9,8 +9,8 @@ export function blocksIn(parts: readonly Part[]): number {
 }
 
 /** What the members that a choice leaves out cost. */
-export function lossOf({ inside }: Choice, prices: Prices): number {
-	return (inside?.left ?? []).reduce((sum, member) => sum + lossWith(member, prices), 0);
+export function lossOf(choice: Choice, prices: Prices): number {
+	return leftBy(choice).reduce((sum, member) => sum + lossWith(member, prices), 0);
 }
 
 /** What it costs to leave a wish out: its members go with it. */
