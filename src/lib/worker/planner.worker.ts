@@ -10,6 +10,7 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
+import { keepSummary, knownSummary } from './kept-summaries';
 
 /** A run for one of the aims, in a few numbers. */
 export interface Suggestion {
@@ -21,7 +22,10 @@ export interface Suggestion {
 export interface PlannerWorker {
 	/** `better` hears of runs that are good enough to be shown while the work goes on. */
 	plan: (plan: Plan, better: (run: Run) => void) => Promise<Run | undefined>;
-	suggest: (plan: Plan) => Promise<Suggestion[] | undefined>;
+	/** Plans what is shown already, so that the first change to it is answered as fast as the later ones. */
+	warm: (plan: Plan) => Promise<void>;
+	/** What `build` of the program has worked out before in this browser is not worked out again. */
+	suggest: (plan: Plan, build: string) => Promise<Suggestion[] | undefined>;
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	compare: (plan: Plan) => Promise<Summary>;
 	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
@@ -71,13 +75,21 @@ expose({
 		const own = ++newest;
 		return planned(plan, () => own === newest, better);
 	},
-	suggest: async (plan) => {
+	warm: async (plan) => {
+		const own = newest;
+		await planned(plan, () => own === newest);
+	},
+	suggest: async (plan, build) => {
 		const own = newest;
 		const suggestions: Suggestion[] = [];
 		for (const aim of ['fewest-pages', 'balanced', 'roomiest'] as const) {
-			const run = await planned({ ...plan, aim }, () => own === newest);
-			if (!run) return undefined;
-			suggestions.push({ aim, summary: summaryOf(run) });
+			const aimed = { ...plan, aim };
+			const known = await knownSummary(build, aimed);
+			const run = known ? undefined : await planned(aimed, () => own === newest);
+			const summary = known ?? (run && summaryOf(run));
+			if (!summary) return undefined;
+			if (run) void keepSummary(build, aimed, summary);
+			suggestions.push({ aim, summary });
 		}
 		return suggestions;
 	},

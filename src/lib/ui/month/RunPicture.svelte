@@ -53,7 +53,10 @@
 >
 	{#each spreads as spread (spread.left)}
 		{@const here = sections.filter(({ first }) => first === spread.left || first === spread.right)}
-		<li class="flex flex-col">
+		<!-- What is scrolled away is not laid out: a month has thousands of strokes. The frame leaves room for outlines. -->
+		<li
+			class="-m-2 flex flex-col p-2 [contain-intrinsic-size:auto_16rem] [content-visibility:auto]"
+		>
 			<p class="flex min-h-7 items-center justify-between gap-2 text-sm text-ink-soft">
 				<span>{here.map(({ name }) => name).join(' · ')}</span>
 				<SpreadMenu {desk} {spread} />

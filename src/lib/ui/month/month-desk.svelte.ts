@@ -157,6 +157,13 @@ export class MonthDesk {
 		};
 		const leave = () => this.rememberNow();
 		window.addEventListener('pagehide', leave);
+		const touched = new AbortController();
+		const touch = () => {
+			touched.abort();
+			void this.planner?.warm(this.plan);
+		};
+		for (const event of ['pointerdown', 'keydown'])
+			window.addEventListener(event, touch, { signal: touched.signal });
 		const shown = this.month;
 		this.recallOnce();
 		if (this.month !== shown || this.input.trouble) this.ask();
@@ -166,6 +173,7 @@ export class MonthDesk {
 			this.opened = false;
 			this.rememberNow();
 			window.removeEventListener('pagehide', leave);
+			touched.abort();
 			this.planner?.close();
 			this.planner = undefined;
 			this.channel?.close();

@@ -1,3 +1,4 @@
+import { version } from '$app/environment';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
 import type { PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
@@ -47,9 +48,14 @@ export class Planner {
 		this.newest = undefined;
 	}
 
+	/** Gets ready for changes to a plan whose run is known. */
+	warm(plan: Plan): Promise<void> {
+		return this.remote.warm(plan);
+	}
+
 	/** The three aims in a few numbers each; undefined when a newer plan came in between. */
 	suggest(plan: Plan): Promise<Suggestion[] | undefined> {
-		return this.remote.suggest(plan);
+		return this.remote.suggest(plan, version);
 	}
 
 	/** What another plan comes to. */
