@@ -332,7 +332,7 @@ export const kinds: readonly Kind[] = [
 			title: 'Mood',
 			rules: {
 				'day-cells': { shape: 'hexagon' },
-				'mini-calendar': { cell: 2, key: 'below' },
+				'mini-calendar': { key: 'below' },
 				'day-lines': { key: 'below' },
 				ring: { key: 'below' }
 			}
@@ -422,7 +422,7 @@ export const kinds: readonly Kind[] = [
 			title: 'Study',
 			levels: ['read', 'practised', 'tested'],
 			rules: {
-				'mini-calendar': { cell: 2, key: 'below' },
+				'mini-calendar': { key: 'below' },
 				'mini-calendar-set': { cell: 2, key: 'below' },
 				'day-cells': { cell: 2 }
 			}

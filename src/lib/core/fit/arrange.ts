@@ -4,8 +4,10 @@ import { firstPlace, largestEmpty, withGap } from './space';
 /** A block that was fitted onto a page: its place there, and how it grows when there is more room. */
 export interface Fitted {
 	readonly rect: Rect;
-	/** Its place in the free squares among others, at least as large as before. */
-	readonly grow: (rect: Rect, others: readonly Rect[]) => Rect;
+	/** How it is ruled: equal forms keep equal sizes. */
+	readonly form: string;
+	/** Its place in the free squares among others, at least as large as before, and no higher than `tallest`. */
+	readonly grow: (rect: Rect, others: readonly Rect[], tallest: number) => Rect;
 }
 
 /** Less than this beside a block is no place for art, so the block stands in the middle. */
@@ -21,13 +23,21 @@ const mostMargin = 2;
  */
 export function arrange(page: Size, taken: readonly Rect[], blocks: readonly Fitted[]): Rect[] {
 	const packed = blocks.map(({ rect }) => rect);
-	const rects = [...(inOrder(page, taken, packed) ?? packed)];
-	for (const [index, { grow }] of blocks.entries()) {
-		const rect = rects[index];
-		if (!rect) continue;
-		const others = [...taken, ...rects.filter((_, other) => other !== index)];
-		rects[index] = grow(rect, others);
-	}
+	const rects = [...spread(page, taken, inOrder(page, taken, packed) ?? packed)];
+	// First each by its share of the rows that are left, so that equal blocks stay equal; then by what others left.
+	const lowest = Math.max(0, ...[...taken, ...packed].map(foot));
+	const each = Math.floor((page.h - lowest) / blocks.length);
+	const alike = ({ form, rect }: Fitted) =>
+		blocks.filter((other) => other.form === form && other.rect.h === rect.h).length > 1;
+	for (const share of blocks.length > 1 ? [each, page.h] : [page.h])
+		for (const [index, block] of blocks.entries()) {
+			const rect = rects[index];
+			if (!rect || (share > each && alike(block))) continue;
+			const others = [...taken, ...rects.filter((_, other) => other !== index)];
+			const tallest = block.rect.h + share;
+			const larger = block.grow(rect, others, tallest);
+			if (larger.h <= tallest) rects[index] = larger;
+		}
 	return stacked(page, taken, rects) ?? centred(page, taken, rects);
 }
 
@@ -43,29 +53,49 @@ function centred(page: Size, taken: readonly Rect[], rects: readonly Rect[]): Re
 
 /**
  * Blocks one below the other: their left edges where the widest, in the middle, has its own; spare rows above them and
- * between them, most of them below. Undefined where some stand side by side or touch, or the page is not whole.
+ * between them, most of them below. Undefined where they do not stand so.
  */
 function stacked(page: Size, taken: readonly Rect[], rects: readonly Rect[]): Rect[] | undefined {
-	if (taken.some(({ x, y, w }) => x > 0 || y > 0 || w < page.w)) return undefined;
-	const top = Math.max(0, ...taken.map(({ y, h }) => y + h + 1));
-	const order = [...rects.keys()].sort((a, b) => (rects[a]?.y ?? 0) - (rects[b]?.y ?? 0));
-	const inTurn = order.flatMap((index) => rects[index] ?? []);
-	if (inTurn.some(({ y }, at) => at > 0 && y < foot(inTurn[at - 1]))) return undefined;
-	const x = Math.floor((page.w - Math.max(0, ...inTurn.map(({ w }) => w))) / 2);
-	const gaps = inTurn.length - 1;
-	const used = inTurn.reduce((sum, { h }) => sum + h, 0) + gaps;
-	const spare = page.h - top - used;
-	if (spare < 0) return undefined;
-	const margin = Math.max(0, Math.min(mostMargin, Math.floor(spare / (gaps + 3))));
-	let y = top + (gaps > 0 ? margin : 0);
-	const placed = new Map<number, Rect>();
-	for (const index of order) {
-		const rect = rects[index];
-		if (!rect) continue;
-		placed.set(index, { ...rect, x, y });
+	const stack = stackOf(page, taken, rects);
+	if (!stack) return undefined;
+	const x = Math.floor((page.w - Math.max(0, ...rects.map(({ w }) => w))) / 2);
+	const gaps = rects.length - 1;
+	const margin = Math.max(0, Math.min(mostMargin, Math.floor(stack.spare / (gaps + 3))));
+	let y = stack.top + (gaps > 0 ? margin : 0);
+	const placed = new Map<Rect, Rect>();
+	for (const rect of stack.order) {
+		placed.set(rect, { ...rect, x, y });
 		y += rect.h + 1 + margin;
 	}
-	return rects.map((rect, index) => placed.get(index) ?? rect);
+	return rects.map((rect) => placed.get(rect) ?? rect);
+}
+
+/**
+ * Blocks from top to bottom, the row where they may begin and how many rows are spare; undefined where some stand side by
+ * side or touch, or the page is not whole.
+ */
+function stackOf(page: Size, taken: readonly Rect[], rects: readonly Rect[]) {
+	if (taken.some(({ x, y, w }) => x > 0 || y > 0 || w < page.w)) return undefined;
+	const top = Math.max(0, ...taken.map(({ y, h }) => y + h + 1));
+	const order = rects.toSorted((a, b) => a.y - b.y);
+	if (order.some(({ y }, at) => at > 0 && y < foot(order[at - 1]))) return undefined;
+	const used = order.reduce((sum, { h }) => sum + h, 0) + order.length - 1;
+	const spare = page.h - top - used;
+	return spare < 0 ? undefined : { order, top, spare };
+}
+
+/** A stack's blocks with an equal share of the spare rows below each, to grow into. */
+function spread(page: Size, taken: readonly Rect[], rects: readonly Rect[]): readonly Rect[] {
+	const stack = stackOf(page, taken, rects);
+	if (!stack) return rects;
+	const each = Math.floor(stack.spare / rects.length);
+	let { top } = stack;
+	const placed = new Map<Rect, Rect>();
+	for (const rect of stack.order) {
+		placed.set(rect, { ...rect, y: top });
+		top += rect.h + 1 + each;
+	}
+	return rects.map((rect) => placed.get(rect) ?? rect);
 }
 
 const foot = (rect: Rect | undefined) => (rect ? rect.y + rect.h : 0);

@@ -153,6 +153,7 @@ export function ruledIn(plan: Plan, wish: Wish, room: Room, thorough = false): C
 		for (const { as, cost, fallback } of settled(plan, wish, form, pageSize(room).w)) {
 			const best = Math.min(Infinity, ...found.map(({ discomfort }) => discomfort));
 			for (const layout of form.layouts(settingOf(plan, as, form), room)) {
+				if (layout.generous) continue;
 				const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
 				if (fallback && !thorough && discomfort >= best) continue;
 				found.push({ ...layout, form, as, discomfort });

@@ -167,14 +167,15 @@ function onPage(
 		taken,
 		own.map(({ part: { wish, filler }, choice, rect }) => ({
 			rect,
-			grow: (now, others) => {
+			form: choice.form.id,
+			grow: (now, others, tallest) => {
 				if (wish.size && !filler) return now;
 				// What reaches beyond its own block was offered all that there is.
 				if (choice.inside && !choice.form.wholePage) return now;
 				const larger = choice.stretches ? stretched(sheet.size, others, now) : now;
 				if (larger !== now && fills(plan, choice, { span: 'page', w: larger.w, h: larger.h }))
 					return larger;
-				return grown(plan, choice, sheet.size, others, now);
+				return grown(plan, choice, sheet.size, others, now, tallest);
 			}
 		}))
 	);

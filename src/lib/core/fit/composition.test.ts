@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { planWith } from '../../../../tests/support/arbitraries';
+import { often } from '../../../../tests/support/effort';
 import { randomFrom } from '../../../../tests/support/problems';
 import { begin, kindById, kinds, type Purpose } from '../catalogue';
 import type { Wish } from '../wish';
@@ -59,7 +60,7 @@ const isKind = (plan: Plan, kind: string) => (id: string) =>
 	plan.wishes.find((wish) => wish.id === id)?.kind === kind;
 
 describe('ordinary months', () => {
-	const months = Array.from({ length: 30 }, (_, seed) => {
+	const months = Array.from({ length: often(150) }, (_, seed) => {
 		const plan = ordinaryPlan(seed + 1, seed % 2 === 0);
 		return { plan, run: planRun(plan) };
 	});
@@ -137,5 +138,39 @@ describe('ordinary months', () => {
 						expect(apart, JSON.stringify([number, a, b])).toBe(true);
 					}
 			}
+	});
+
+	test('have no table, box or list of theirs in the upper part of a page that is free below', () => {
+		const growing = ['table', 'boxes', 'blank', 'mini-calendar'];
+		for (const [seed, { run }] of months.entries())
+			for (const { number, rows } of run.pages) {
+				const here = run.blocks.filter(({ pieces }) => pieces.some(({ page }) => page === number));
+				const foot = Math.max(
+					0,
+					...here.flatMap(({ pieces }) =>
+						pieces.flatMap(({ page, rect }) => (page === number ? [rect.y + rect.h] : []))
+					)
+				);
+				if (here.length === 0 || rows - foot <= rows / 3) continue;
+				expect(
+					here.filter(({ form }) => growing.includes(form)).map(({ wish }) => wish),
+					`month ${seed}, page ${number}`
+				).toEqual([]);
+			}
+	});
+
+	test('have tables of one height where equal ones stand below each other', () => {
+		const columns = [{ name: 'What', width: 20 }];
+		const wishes = ['a', 'b', 'c'].map((id): Wish => ({
+			id,
+			kind: 'wish-list',
+			columns,
+			form: 'table',
+			pin: { page: 22 },
+			rules: { table: { entries: 5 } }
+		}));
+		const heights = planRun(planWith(wishes)).blocks.map(({ pieces }) => pieces[0].rect.h);
+		expect(new Set(heights).size).toBe(1);
+		expect(heights[0]).toBeGreaterThan(6);
 	});
 });

@@ -6,24 +6,32 @@ import { emptyRects, withGap } from './space';
 
 /**
  * A block in the free squares around it, no less comfortable than it was planned: tables, boxes, grids and lists grow
- * before anything becomes art (common practice). Its new place, or the one it had.
+ * before anything becomes art (common practice). Its new place, no higher than `tallest`, or the one it had.
  */
 export function grown(
 	plan: Plan,
 	choice: Choice,
 	page: Size,
 	others: readonly Rect[],
-	rect: Rect
+	rect: Rect,
+	tallest: number
 ): Rect {
 	const rooms = emptyRects(page, others.map(withGap)).filter((room) => holds(room, rect));
+	const setting = settingOf(plan, choice.as, choice.form);
+	const sizesIn = (room: Size) =>
+		choice.form
+			.layouts(setting, roomOf(room))
+			.filter(({ generous }, index) => index === 0 || generous)
+			.flatMap(({ room: size, discomfort }) =>
+				size.span === 'page' && discomfort <= choice.discomfort ? [size] : []
+			);
 	let best = rect;
-	for (const room of rooms) {
-		const [layout] = choice.form.layouts(settingOf(plan, choice.as, choice.form), roomOf(room));
-		if (layout?.room.span !== 'page' || layout.discomfort > choice.discomfort) continue;
-		const { w, h } = layout.room;
-		if (w < rect.w || h < rect.h || w * h <= best.w * best.h) continue;
-		best = { ...within(room, rect, { w, h }), w, h };
-	}
+	for (const room of rooms)
+		for (const { w, h } of sizesIn({ w: room.w, h: Math.min(room.h, tallest) })) {
+			if (w < rect.w || h < rect.h || w * h <= best.w * best.h) continue;
+			const [drawn] = sizesIn({ w, h });
+			if (drawn?.w === w && drawn.h === h) best = { ...within(room, rect, { w, h }), w, h };
+		}
 	return best;
 }
 

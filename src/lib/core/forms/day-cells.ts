@@ -11,6 +11,8 @@ import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
 const gap = 1;
+/** Larger cells than these are for pages that are free anyway. */
+const largest = 6;
 
 const shape = choiceRule({
 	name: 'shape',
@@ -37,7 +39,7 @@ export const dayCells = pageForm({
 	rules: [titleStyle, shape, squareCell, datePlace],
 	layouts: (setting, there) => {
 		const wanted = squareCell.of(setting);
-		const sizes = wanted ? [wanted] : isHexagon(setting) ? [8, 4] : [6, 5, 4, 3, 2, 1];
+		const sizes = wanted ? [wanted] : isHexagon(setting) ? [8, 4] : [6, 5, 4, 3, 2, 1, 9, 8, 7];
 		return sizes.flatMap((s) => {
 			const found = isHexagon(setting)
 				? hexagons(setting, there, s)
@@ -60,6 +62,7 @@ function squaresLayout(setting: Setting, there: Size, s: number): PageLayout | u
 	return {
 		size,
 		discomfort: [60, 15, 5][s - 1] ?? 0,
+		generous: squareCell.of(setting) === undefined && s > largest,
 		facts: { cell: { w: s, h: s }, across, down, days, title: top, capacity: days },
 		why: [
 			`${across} × ${s} = ${size.w} of ${there.w} across`,

@@ -95,6 +95,8 @@ export interface Option {
 	readonly why: readonly string[];
 	/** Whether it also fills any larger rectangle. */
 	readonly stretches: boolean;
+	/** Larger than anybody needs: only what stands in free squares anyway grows into it, and nothing is planned so. */
+	readonly generous?: boolean;
 }
 
 /** A named place inside a block or beside it that other things may fill; it may reach beyond the block. */
@@ -153,6 +155,7 @@ export interface PageLayout {
 	readonly facts: Facts;
 	readonly why: readonly string[];
 	readonly stretches?: boolean;
+	readonly generous?: boolean;
 	readonly marks: () => readonly Mark[];
 }
 

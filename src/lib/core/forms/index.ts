@@ -10,6 +10,7 @@ import { dayColumns } from './day-columns';
 import { dayCurve } from './day-curve';
 import { dayLines } from './day-lines';
 import type { Form } from './form';
+import { withGenerous } from './generous';
 import { withFigures } from './figures';
 import { gridTable } from './grid-table';
 import { withHalves } from './halves';
@@ -49,8 +50,7 @@ export { titleStyle } from './common-rules';
 export { naturalWidth, twoLines } from './title-band';
 export { hexagonAt, hexagonColour, hexagonField } from './hexagon';
 
-/** Every way a page can be ruled. */
-export const forms: readonly Form[] = [
+const ruled: readonly Form[] = [
 	title,
 	quote,
 	box,
@@ -88,6 +88,9 @@ export const forms: readonly Form[] = [
 	composed,
 	blank
 ];
+
+/** Every way a page can be ruled. */
+export const forms: readonly Form[] = ruled.map(withGenerous);
 
 const byId = new Map(forms.map((form) => [form.id, form]));
 

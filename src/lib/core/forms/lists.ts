@@ -13,6 +13,8 @@ const leastLines = 3;
 /** Lines narrower than these leave little to write on. */
 const usualWidth = 12;
 const sign = 2;
+/** Lines further apart than these are no list any more. */
+const highestLine = 3;
 
 const marks = choiceRule({
 	name: 'marks',
@@ -63,16 +65,29 @@ export const lists = pageForm({
 		// More abreast is liked better, so in one room only the widest way is drawn.
 		const [across] = counts;
 		if (across === undefined) return [];
-		return [there.h, Math.ceil(there.h / 2)].flatMap((h, index) =>
-			layoutIn(setting, { w: there.w, h }, across, 10 * index)
+		const high = lineHeight.of(setting) ?? setting.hand.lineHeight;
+		const ways = [there.h, Math.ceil(there.h / 2)].flatMap((h, index) =>
+			layoutIn(setting, { w: there.w, h }, across, high, 10 * index)
 		);
+		// So many lines as are wanted, a square or two higher where there is room.
+		const higher =
+			lines.of(setting) === undefined || lineHeight.of(setting) !== undefined
+				? []
+				: [high + 1, high + 2].filter((one) => one <= highestLine);
+		const generous = higher.flatMap((one) => layoutIn(setting, there, across, one, 0));
+		return [...ways, ...generous.map((layout) => ({ ...layout, generous: true }))];
 	}
 });
 
-function layoutIn(setting: Setting, there: Size, across: number, more: number): PageLayout[] {
+function layoutIn(
+	setting: Setting,
+	there: Size,
+	across: number,
+	high: number,
+	more: number
+): PageLayout[] {
 	const names = namesOf(setting);
 	const top = titleRows(setting);
-	const high = lineHeight.of(setting) ?? setting.hand.lineHeight;
 	const head = names.some(Boolean) ? 1 : 0;
 	const down = Math.ceil(names.length / across);
 	const fixed = lines.of(setting);

@@ -2,6 +2,9 @@ import { squareCell, datePlace, weekdayStyle } from './common-rules';
 import { ranked, pageSize, type Form, type Layout } from './form';
 import { weekdayRow, miniMonthMarks, miniMonthSize } from './mini-month';
 
+/** Cells of these squares bear a date and a code; larger ones are for pages that are free anyway. */
+const usual = 2;
+
 /**
  * One mini calendar: cell c, width 7c, height (weeks + 1)c, + 1 for a title line. Cells of 1 square
  * bear a date or a tick, 2 × 2 also a code. Default cells: 2, or 1 where 2 do not fit. (Common
@@ -18,7 +21,7 @@ export const miniCalendar: Form = {
 		const wanted = squareCell.of(setting);
 		const there = pageSize(room);
 		const titled = Boolean(content.title);
-		const sizes = wanted ? [wanted] : [2, 1];
+		const sizes = wanted ? [wanted] : [2, 1, 4, 3];
 		const layouts = sizes.flatMap((c): Layout[] => {
 			const size = miniMonthSize(setting, c, titled);
 			if (size.w > there.w || size.h > there.h) return [];
@@ -27,6 +30,7 @@ export const miniCalendar: Form = {
 					room: { span: 'page', ...size },
 					discomfort: c === 1 ? 10 : 0,
 					stretches: false,
+					generous: wanted === undefined && c > usual,
 					facts: {
 						cell: { w: c, h: c },
 						rows: month.weeks,

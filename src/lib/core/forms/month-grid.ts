@@ -81,9 +81,18 @@ function sums(setting: Setting, cell: Size, top: number): string {
 function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 	const top = titleRows(setting);
 	const width = cellSize.of(setting)?.w ?? Math.floor(room.w / columns);
-	return cellHeights(setting, Math.floor(tallest * width), room.h, top).flatMap((height) =>
-		pageLayout(setting, room, top, { w: width, h: height })
-	);
+	const highest = Math.floor(tallest * width);
+	const usual = cellHeights(setting, highest, room.h, top);
+	const higher = cellSize.of(setting) ? [] : [2, 1].map((more) => highest + more);
+	return [
+		...usual.flatMap((h) => pageLayout(setting, room, top, { w: width, h })),
+		...higher.flatMap((h) =>
+			pageLayout(setting, room, top, { w: width, h }).map((layout) => ({
+				...layout,
+				generous: true
+			}))
+		)
+	];
 }
 
 function pageLayout(

@@ -61,7 +61,7 @@ export const table = pageForm({
  * that is liked better. Each turn is smaller than the one before, so it ends.
  */
 function settled(setting: Setting, way: PageLayout): PageLayout {
-	const ways = waysIn(setting, way.size);
+	const ways = waysIn(setting, way.size).filter(({ generous }) => generous === way.generous);
 	const least = Math.min(...ways.map(({ discomfort }) => discomfort));
 	const drawn = ways.find(({ discomfort }) => discomfort === least) ?? way;
 	const same = drawn.size.w === way.size.w && drawn.size.h === way.size.h;
@@ -84,7 +84,8 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 		const high = lineOf(setting);
 		const free = Math.floor((there.h - top - header) / high);
 		const needed = needs === undefined ? undefined : Math.ceil(needs / t);
-		const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed];
+		const more = needed !== undefined && needed < free ? [free] : [];
+		const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed, ...more];
 		return heights
 			.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
 			.map((rows) => {
@@ -92,6 +93,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 				const capacity = t * rows;
 				return {
 					size,
+					generous: needed !== undefined && rows > needed,
 					discomfort:
 						(gap < usualGap && t > 1 ? 5 : 0) +
 						(needed === undefined && rows < free ? 10 : 0) +

@@ -53,15 +53,16 @@
 >
 	{#each spreads as spread (spread.left)}
 		{@const here = sections.filter(({ first }) => first === spread.left || first === spread.right)}
-		<!-- What is scrolled away is not laid out: a month has thousands of strokes. The frame leaves room for outlines. -->
-		<li
-			class="-m-2 flex flex-col p-2 [contain-intrinsic-size:auto_16rem] [content-visibility:auto]"
-		>
+		<li class="flex flex-col">
 			<p class="flex min-h-7 items-center justify-between gap-2 text-sm text-ink-soft">
 				<span>{here.map(({ name }) => name).join(' · ')}</span>
 				<SpreadMenu {desk} {spread} />
 			</p>
-			<a href="/months/{desk.id}/pages/{spread.left}" class="block focus-visible:outline-offset-4">
+			<!-- A picture that is scrolled away is not laid out: a month has thousands of strokes. -->
+			<a
+				href="/months/{desk.id}/pages/{spread.left}"
+				class="block [contain-intrinsic-size:auto_13rem] [content-visibility:auto] focus-visible:outline-offset-4"
+			>
 				<SpreadPicture
 					plan={desk.plan}
 					run={desk.run}
