@@ -204,6 +204,11 @@ function settled(plan: Plan, wish: Wish, form: Form, width: number): readonly Se
 		case 'none':
 		case 'written':
 			return [{ as: styled(plan.titles), cost: 0 }];
+		case 'side':
+			return [
+				{ as: styled('side'), cost: 0 },
+				{ as: styled('written'), cost: writtenTitle, fallback: true }
+			];
 		default: {
 			const fits = (lines: readonly string[]) =>
 				lines.every((line) => naturalWidth(plan, line) <= width);

@@ -28,7 +28,7 @@ export interface DrawnBlock {
 }
 
 /** How all titles of a month are done, but for those that ask otherwise. */
-export type Titles = 'lettered' | 'written' | 'none';
+export type Titles = 'lettered' | 'side' | 'written' | 'none';
 
 /** Everything a run is computed from. */
 export interface Plan {

@@ -40,6 +40,31 @@ describe('titles of one hand', () => {
 		expect(planRun(low).unplaced).toEqual([]);
 	});
 
+	test('down the side a title takes three columns and no row, its letters one below the other', () => {
+		const plan = planWith([lined('Sleep')], { titles: 'side' });
+		const letters = lettersOf(plan);
+		expect(rowsOf(plan)).toBe(0);
+		// 5 × 3 + 4 × 1 = 19 rows.
+		expect(letters.map(({ x, w, h }) => [x, w, h])).toEqual(
+			letters.map(() => [letters[0]?.x, 2, 3])
+		);
+		const [first, last] = [letters[0]?.y ?? 0, letters.at(-1)?.y ?? 0];
+		expect([letters.length, last + 3 - first]).toEqual([5, 19]);
+		// A title longer than its block is high is written.
+		const long = planWith([lined('Concertina practice, every watch')], { titles: 'side' });
+		expect(rowsOf(long)).toBe(1);
+	});
+
+	test('a composed page with its title down the side holds its members beside it', () => {
+		const members: Wish[] = [{ id: 'notes', kind: 'notes' }];
+		const run = planRun(
+			planWith([{ id: 'page', kind: 'composed', title: 'Mine', members }], { titles: 'side' })
+		);
+		const rectOf = (id: string) => run.blocks.find(({ wish }) => wish === id)?.pieces[0].rect;
+		expect(rectOf('page')).toEqual({ x: 0, y: 0, w: 28, h: 40 });
+		expect(rectOf('notes')).toEqual({ x: 3, y: 0, w: 25, h: 40 });
+	});
+
 	test('the month says it once, and a wish may say otherwise', () => {
 		const own = { rules: { 'day-lines': { titleStyle: 'lettered' } } };
 		expect(rowsOf(planWith([lined('Sleep')], { titles: 'written' }))).toBe(1);

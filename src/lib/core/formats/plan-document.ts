@@ -57,7 +57,7 @@ export const latelySchema = list(
 );
 
 /** How all titles of a month are done. */
-export const titlesSchema = oneOf(['lettered', 'written', 'none']);
+export const titlesSchema = oneOf(['lettered', 'side', 'written', 'none']);
 
 /** Wishes of a month: at most 200, their members included, each with an id of its own. */
 export const wishesSchema = list(wishSchema, 0, mostWishes)

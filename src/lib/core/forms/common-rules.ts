@@ -2,13 +2,14 @@ import { choiceRule, flagRule, numberRule, openChoice, sizeRule } from './rule';
 
 /** Rules that several forms have; each of them lists those that it reads. */
 
-/** Whether the title is drawn letter by letter, on one line or two, or written on one row. */
+/** Whether the title is drawn letter by letter, on one line or two or down the side, or written on one row. */
 export const titleStyle = openChoice({
 	name: 'titleStyle',
 	label: 'The title is',
 	options: [
 		['lettered', 'drawn, 4 rows'],
 		['two-lines', 'drawn on two lines, 8 rows'],
+		['side', 'drawn down the side, 3 columns'],
 		['written', 'written, 1 row'],
 		['none', 'left out']
 	]

@@ -29,6 +29,7 @@ import { path } from './path';
 import { quote } from './quote';
 import { rhythmBoxes } from './rhythm-boxes';
 import { ring } from './ring';
+import { withSideTitle } from './side-title';
 import { sixColumnGrid } from './six-column-grid';
 import { strips } from './strips';
 import { table } from './table';
@@ -90,7 +91,7 @@ const ruled: readonly Form[] = [
 ];
 
 /** Every way a page can be ruled. */
-export const forms: readonly Form[] = ruled.map(withGenerous);
+export const forms: readonly Form[] = ruled.map((form) => withGenerous(withSideTitle(form)));
 
 const byId = new Map(forms.map((form) => [form.id, form]));
 

@@ -23,8 +23,8 @@ export function titleRows(setting: Setting): number {
 }
 
 /** A title's drawn letters: so wide and high, with this gap (common practice). */
-const titleLetter = { w: 2, h: 3 };
-const naturalGap = 1;
+export const titleLetter = { w: 2, h: 3 };
+export const naturalGap = 1;
 
 /**
  * Letters of a word where a lettering puts them, each in a box of its own as high as the rectangle, from the right

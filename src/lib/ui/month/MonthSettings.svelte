@@ -18,6 +18,7 @@
 
 	const titles: { value: Titles; label: string }[] = [
 		{ value: 'lettered', label: 'drawn letter by letter' },
+		{ value: 'side', label: 'drawn down the side' },
 		{ value: 'written', label: 'written on a row' },
 		{ value: 'none', label: 'left out' }
 	];
