@@ -167,7 +167,8 @@ function weeklyBlocks(plan: Plan, { belong, short, pagesPerWeek }: Weeks): numbe
 		day.setUTCDate(day.getUTCDate() + 7);
 	}
 	const own = weeks.filter(({ belongs }) => belongs);
-	const full = own.filter(({ inside }) => inside > 3).length;
+	// Only weeks that touch the month are ever short.
+	const full = own.filter(({ inside }) => inside > 3 || belong !== 'touching').length;
 	const perWeek = pagesPerWeek === 4 ? 4 : 1;
 	if (short === 'own' || full === 0) return full * perWeek + (own.length - full);
 	return full * perWeek;

@@ -1,4 +1,12 @@
-import { emptyRun, planOf, type Person, type Plan, type Run } from '$lib/core/fit';
+import {
+	emptyRun,
+	planOf,
+	weeksShown,
+	withEarlier,
+	type Person,
+	type Plan,
+	type Run
+} from '$lib/core/fit';
 import type { Cut } from '$lib/core/cuts';
 import { freeAfter, plannablePages, withDrawn, type Notebook } from '$lib/core/paper';
 import type { MonthRecord } from './months';
@@ -49,17 +57,18 @@ export async function monthsInBook(
 ): Promise<PlacedMonth[]> {
 	const placed: PlacedMonth[] = [];
 	let book = notebook;
-	let earlier: readonly Cut[] = [];
+	let cuts: readonly Cut[] = [];
+	let weeks: readonly string[] = [];
 	const records = (await store.months.inNotebook(notebookId)).filter(({ deleted }) => !deleted);
 	for (const record of records) {
 		// What any other month has drawn is closed to this one, also what a later one has.
 		const others = records.filter((other) => other !== record);
 		const taken = others.flatMap(({ drawn }) => drawn?.pages ?? []);
-		const kept = planOf(record, withDrawn(book, taken), person);
-		const plan = earlier.length > 0 ? { ...kept, earlierCuts: earlier } : kept;
+		const plan = withEarlier(planOf(record, withDrawn(book, taken), person), cuts, weeks);
 		const done = await runOf(plan);
 		placed.push({ record, plan, ...done });
-		earlier = [...earlier, ...(record.cuts ?? [])];
+		cuts = [...cuts, ...(record.cuts ?? [])];
+		weeks = [...weeks, ...weeksShown(plan, done.run)];
 		const last = done.run.pages.at(-1);
 		if (last) book = freeAfter(book, last.number);
 	}

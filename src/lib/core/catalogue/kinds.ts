@@ -489,6 +489,18 @@ export const kinds: readonly Kind[] = [
 		{ title: 'Content', columns: columns(['Day', 2], ['What', 9], ['Where', 4]) }
 	),
 	kind(
+		'track',
+		'week-tracker',
+		'Week tracker',
+		'A few things to tick on each of seven days: for the weekly pages.',
+		['grid-table'],
+		{
+			title: 'This week',
+			items: names('Water', 'Stretch', 'Practice'),
+			rules: { 'grid-table': { across: 'weekdays' } }
+		}
+	),
+	kind(
 		'log',
 		'follower-counts',
 		'Follower counts',

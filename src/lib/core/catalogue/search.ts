@@ -21,6 +21,7 @@ const words: Readonly<Record<string, string>> = {
 	reflections: 'review journal thoughts',
 	'week-check-in': 'weekly review',
 	habits: 'tracker habit daily medication vitamins water period cycle',
+	'week-tracker': 'habits weekly strip seven days',
 	mood: 'feelings emotions pixels year in colour weather',
 	sleep: 'bed night rest hours',
 	'work-hours': 'shifts overtime time sheet job',

@@ -9,6 +9,8 @@ export interface Prices {
 	readonly comfort: number;
 	readonly page: number;
 	readonly spare: number;
+	/** A day of a week. */
+	readonly day: number;
 	readonly want: number;
 	readonly must: number;
 }
@@ -30,11 +32,12 @@ export function companyFor(aim: Aim, { comfort }: Prices): Company {
 }
 
 /**
- * Prices for so many blocks on so many pages. Musts left out come first, then wants; then, for fewest
+ * Prices for so many blocks on so many pages, where short weeks lack so many days together. Musts left out come first, then
+ * wants, then days; then, for fewest
  * pages: pages, spares, discomfort; balanced: 40 × pages + 60 × spares + discomfort; roomiest: spares,
  * discomfort, pages. Throws when the sum could not be counted exactly (2^53).
  */
-export function pricesFor(aim: Aim, blocks: number, pages: number): Prices {
+export function pricesFor(aim: Aim, blocks: number, pages: number, lacking = 0): Prices {
 	const comforts = worst * blocks;
 	const lists = {
 		'fewest-pages': { comfort: 1, spare: comforts + 1, page: (comforts + 1) * (blocks + 1) },
@@ -42,9 +45,10 @@ export function pricesFor(aim: Aim, blocks: number, pages: number): Prices {
 		roomiest: { comfort: pages + 1, spare: (comforts + 1) * (pages + 1), page: 1 }
 	};
 	const { comfort, spare, page } = lists[aim];
-	const want = comfort * comforts + spare * blocks + page * pages + 1;
+	const day = comfort * comforts + spare * blocks + page * pages + 1;
+	const want = day * (lacking + 1);
 	const must = want * (blocks + 1);
 	if (must * (blocks + 1) > Number.MAX_SAFE_INTEGER)
 		throw new RangeError(`${blocks} blocks on ${pages} pages are more than can be weighed exactly`);
-	return { comfort, page, spare, want, must };
+	return { comfort, page, spare, day, want, must };
 }

@@ -192,7 +192,8 @@ interface Settled {
 
 /** Ways to settle a wish's title in a width: all titles of the month are of one hand, but for those that ask otherwise. */
 function settled(plan: Plan, wish: Wish, form: Form, width: number): readonly Settled[] {
-	const { title } = wish;
+	// A week's head has words of its own.
+	const title = wish.title ?? (wish.part && 'Week 52');
 	if (!title || !form.rules.includes(titleStyle)) return [{ as: wish, cost: 0 }];
 	const said = titleStyle.of({ rules: rulesOf(wish, form) });
 	if (said !== undefined) return [{ as: wish, cost: 0 }];

@@ -60,7 +60,7 @@ const isKind = (plan: Plan, kind: string) => (id: string) =>
 	plan.wishes.find((wish) => wish.id === id)?.kind === kind;
 
 describe('ordinary months', () => {
-	const months = Array.from({ length: often(150) }, (_, seed) => {
+	const months = Array.from({ length: often(90) }, (_, seed) => {
 		const plan = ordinaryPlan(seed + 1, seed % 2 === 0);
 		return { plan, run: planRun(plan) };
 	});

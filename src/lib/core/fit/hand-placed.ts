@@ -126,8 +126,11 @@ function homeOf(
 }
 
 /** The blocks in whose rooms a block stands, the innermost first. */
-function hostsOf(run: Run, { host }: Block): Block[] {
-	const own = run.blocks.find(({ wish }) => wish === host?.wish);
+function hostsOf(run: Run, { host, as: { part } }: Block): Block[] {
+	const own = run.blocks.find(
+		({ wish, as }) =>
+			wish === host?.wish && as.part?.week === part?.week && as.part?.page === part?.page
+	);
 	return own ? [own, ...hostsOf(run, own)] : [];
 }
 

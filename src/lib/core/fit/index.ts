@@ -12,7 +12,7 @@ export type { Lay } from './steady';
 export * from './hand-placed';
 export * from './rooms';
 export { PackingCache } from './solve';
-export { partsOf } from './parts';
+export { pagesFor, partsOf, weeksOf, weeksShown } from './parts';
 export { formsOf, isFiller, kindOf, spansOf, settingOf, type Choice } from './choices';
 export { choicesIn } from './hosting';
 export { cutsOf, usableSquares } from './sheets';

@@ -1,8 +1,8 @@
 import { formById, type Form, type WeekPart } from '../forms';
-import type { Wish } from '../wish';
-import { monthShape, weeklySet } from '../month';
+import type { Weeks, Wish } from '../wish';
+import { firstDayOfWeek, monthShape, weeklySet, type SetWeek } from '../month';
 import { formsOf, isFiller, spansOf } from './choices';
-import type { Plan } from './plan';
+import type { Plan, Run } from './plan';
 
 /** One block that a wish asks for: most ask for one, weekly pages for one or more a week. */
 export interface Part {
@@ -12,42 +12,93 @@ export interface Part {
 	readonly filler: boolean;
 	/** "week 22", or nothing where the wish has only this part. */
 	readonly label?: string;
+	/** How much of a week it is: among parts of equal importance the least goes first. */
+	readonly share: number;
 }
 
 /** Parts of a wish in the order in which they stand; one for each week and page of weekly pages. */
 export function partsOf(plan: Plan, wish: Wish): Part[] {
 	const { weeks, ...whole } = wish;
-	if (!weeks) return [{ wish: whole, filler: isFiller(wish) }];
-	// Weeks have no rooms.
-	const { members: _, ...one } = whole;
-	const shape = monthShape(plan.month, plan.weekStart);
-	return weeklySet(shape, weeks.belong, weeks.short).flatMap(({ week, short, folded }): Part[] => {
+	if (!weeks) return [{ wish: whole, filler: isFiller(wish), share: 1 }];
+	return weeksOf(plan, weeks).flatMap(({ week, days, short, folded }): Part[] => {
 		const pages = short ? 1 : weeks.pagesPerWeek;
 		const chosen = weeks.forms?.find((other) => other.week === week)?.form;
-		const form = formForWeek({ ...one, form: chosen ?? one.form }, pages);
-		const ruled: Wish = { ...one, form, span: pages === 2 ? 'spread' : 'page' };
-		const part = (page: number): WeekPart => ({ week, page, folded });
+		const form = chosen ?? wish.form;
+		const usual = formForWeek({ ...whole, form }, chosen ? pages : weeks.pagesPerWeek);
+		const ruled: Wish = short && !chosen ? asShort(whole, usual) : { ...whole, form: usual };
 		const label = `week ${week} of the month`;
-		if (pages < 4) return [{ wish: { ...ruled, part: part(1) }, filler: false, label }];
-		return [1, 2, 3, 4].map((page) => ({
-			wish: { ...ruled, part: part(page) },
+		return Array.from({ length: pages === 4 ? 4 : 1 }, (_, page) => ({
+			wish: inWeek(
+				{ ...ruled, span: pages === 2 ? 'spread' : 'page' },
+				{ week, page: page + 1, folded, ...(short ? { short } : {}) }
+			),
 			filler: false,
-			label
+			label,
+			share: short ? days / 7 : 1
 		}));
 	});
 }
 
+/** The weeks that a set is for: by its rule, or those of them that are chosen, without those that the book shows already. */
+export function weeksOf({ month, weekStart, earlierWeeks }: Plan, weeks: Weeks): SetWeek[] {
+	const shape = monthShape(month, weekStart);
+	return weeklySet(shape, weeks.belong, weeks.short, earlierWeeks).filter(
+		({ week }) => weeks.only?.includes(week) ?? true
+	);
+}
+
+/** First days of the weeks that a run shows whole, all seven days. */
+export function weeksShown({ month, weekStart, wishes }: Plan, { blocks }: Run): string[] {
+	const shape = monthShape(month, weekStart);
+	const sets = new Set(wishes.flatMap(({ id, weeks }) => (weeks ? [id] : [])));
+	const rows = blocks.flatMap(({ wish, as: { part } }) =>
+		part && !part.short && sets.has(wish) ? [part.week] : []
+	);
+	return [...new Set(rows)].map((row) => firstDayOfWeek(shape, row));
+}
+
+/** Pages a week that a form can be on: as many as wanted, or those that it needs. */
+export function pagesFor(form: string, wanted: Weeks['pagesPerWeek']): Weeks['pagesPerWeek'] {
+	if (form === fourPages) return 4;
+	const spans = formById(form)?.spans ?? [];
+	if (wanted === 1 && spans.includes('page')) return 1;
+	return spans.includes('spread') ? 2 : 1;
+}
+
+/** A wish and its members as they are for a week: the same every week. */
+function inWeek(wish: Wish, part: WeekPart): Wish {
+	const { members } = wish;
+	return {
+		...wish,
+		part,
+		...(members ? { members: members.map((one) => inWeek(one, part)) } : {})
+	};
+}
+
+/** A short week's page: its days one below the other, with what is said of the others as far as it has a place there. */
+function asShort(wish: Wish, usual: string | undefined): Wish {
+	const said = Object.entries(wish.rules?.[usual ?? ''] ?? {}).filter(([name]) =>
+		formById(shortWeek)?.rules.some((rule) => rule.name === name)
+	);
+	return {
+		...wish,
+		form: shortWeek,
+		rules: { ...wish.rules, [shortWeek]: Object.fromEntries(said) }
+	};
+}
+
+const shortWeek = 'week-short';
+
 /** Forms that take four pages a week, each with a part of it. */
 export const fourPages = 'week-halves';
 
-/** The form for a week on so many pages: the one asked for where it can, or else the first that can. */
+/** The form for a week on so many pages: the one that is asked for, or the first that can. */
 function formForWeek(wish: Wish, pages: 1 | 2 | 4): string | undefined {
 	const suits = (form: Form) =>
 		pages === 4
 			? form.id === fourPages
 			: form.id !== fourPages &&
 				spansOf({ ...wish, span: undefined }, form).includes(pages === 2 ? 'spread' : 'page');
-	const asked = formById(wish.form ?? '');
-	if (asked && suits(asked)) return asked.id;
-	return formsOf({ ...wish, form: undefined }).find(suits)?.id ?? wish.form;
+	if (wish.form) return wish.form;
+	return formsOf(wish).find(suits)?.id;
 }

@@ -50,6 +50,8 @@ export interface Plan {
 	readonly cuts?: readonly Cut[];
 	/** Cuts that are in the book already: a month before this one made them. */
 	readonly earlierCuts?: readonly Cut[];
+	/** First days of weeks that are drawn whole in the book already: a month before this one shows them. */
+	readonly earlierWeeks?: readonly string[];
 }
 
 /** What of a month is drawn already. */
@@ -120,6 +122,19 @@ export function laysOf(plan: Plan, run: Run): Lay[] {
 /** Blocks of a run that stand on its pages by themselves: no members. */
 export function ownBlocks({ blocks }: Pick<Run, 'blocks'>): Block[] {
 	return blocks.filter(({ host }) => host === undefined);
+}
+
+/** A plan with what the months before it in the book have to do with it: their cuts, and the weeks that they show. */
+export function withEarlier(
+	plan: Plan,
+	earlierCuts: readonly Cut[],
+	earlierWeeks: readonly string[]
+): Plan {
+	return {
+		...plan,
+		...(earlierCuts.length > 0 ? { earlierCuts } : {}),
+		...(earlierWeeks.length > 0 ? { earlierWeeks } : {})
+	};
 }
 
 /** The run of a month without wishes. */

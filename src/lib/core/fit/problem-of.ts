@@ -14,7 +14,7 @@ import { partsOf, type Part } from './parts';
 import { facingPins, onlyOverSpread, place, rectsHeld, type Fixed } from './pinned';
 import type { Taken } from './footprint';
 import { missedBy } from './hosting';
-import { blocksIn, lossOf, lossWith } from './losses';
+import { blocksIn, daysLacking, lossOf, lossOfPart } from './losses';
 import { pageOfCover, placeTo } from './opening-page';
 import type { Plan } from './plan';
 import { emptyRects } from './space';
@@ -130,7 +130,7 @@ function state(
 	impossible: readonly Part[],
 	thorough: boolean
 ): PlannedProblem {
-	const prices = pricesFor(plan.aim, blocksIn(free), sheets.length);
+	const prices = pricesFor(plan.aim, blocksIn(free), sheets.length, daysLacking(free));
 	const air = airBetween(free);
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
@@ -212,7 +212,7 @@ function state(
 					cost: cost * prices.comfort + lossOf(choice, prices)
 				}))
 			),
-			loss: lossWith(wish, prices),
+			loss: lossOfPart(part, prices),
 			filler: isFree(part),
 			page: pinned < 0 ? undefined : pinned,
 			facing: [...new Set(seconds.map((second) => free.indexOf(second)))],

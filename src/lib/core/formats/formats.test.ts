@@ -111,12 +111,11 @@ describe('a plan document', () => {
 		expect(faultsOf(documentWith(many))).toEqual({
 			wishes: 'must have at most 200 entries, members included; it has 220'
 		});
-		const weeks = { belong: 'touching', short: 'own', pagesPerWeek: 2 };
-		expect(
-			faultsOf(documentWith([{ id: 'w', kind: 'weekly-pages', weeks, members: [twin] }]))
-		).toEqual({
-			'wishes[0].members': 'must not be given with weeks: weekly pages have no rooms for others'
-		});
+		const weeks = { belong: 'touching', short: 'own', pagesPerWeek: 2, only: [1, 3] };
+		const set = { id: 'w', kind: 'weekly-pages', weeks, members: [twin] };
+		expect(faultsOf(documentWith([set]))).toEqual({});
+		const seventh = { ...set, weeks: { ...weeks, only: [7] } };
+		expect(Object.keys(faultsOf(documentWith([seventh])))).toEqual(['wishes[0].weeks.only[0]']);
 		for (const members of ['many', 7, { length: 2 }, [null], ['a'], [[]]])
 			expect(Object.keys(faultsOf(documentWith([{ ...twin, members }])))[0]).toMatch(
 				/^wishes\[0\]\.members/

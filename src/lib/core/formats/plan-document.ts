@@ -34,6 +34,7 @@ export interface PlanDocument {
 	readonly drawn?: Drawn;
 	readonly cuts?: readonly Cut[];
 	readonly earlierCuts?: readonly Cut[];
+	readonly earlierWeeks?: readonly string[];
 }
 
 /** A month from 1900-01 to 2200-12. */
@@ -97,6 +98,21 @@ function idsIn(
 	});
 }
 
+/** Weeks of some ten years. */
+const mostEarlierWeeks = 600;
+const firstDay = words(10).test('day', function (value) {
+	if (value === undefined || isDay(value)) return true;
+	return this.createError({
+		message: `must be the first day of a week such as 2027-04-26; it is ${shown(value)}`
+	});
+});
+
+/** Whether a text is a day of the calendar as ISO 8601 writes it. */
+function isDay(text: string): boolean {
+	const time = /^\d{4}-\d{2}-\d{2}$/.test(text) ? Date.parse(`${text}T00:00Z`) : NaN;
+	return Number.isFinite(time) && new Date(time).toISOString().startsWith(text);
+}
+
 export const planSchema = record(
 	{
 		format: oneOf([planFormat]).required(missing),
@@ -112,7 +128,8 @@ export const planSchema = record(
 		wishes: wishesSchema,
 		drawn: drawnSchema,
 		cuts: cutsSchema,
-		earlierCuts: cutsSchema
+		earlierCuts: cutsSchema,
+		earlierWeeks: list(firstDay.required(missing), 0, mostEarlierWeeks)
 	},
 	planFromVersion1
 )
@@ -192,7 +209,8 @@ export function toPlan(document: PlanDocument): Plan {
 		...(document.lately ? { lately: document.lately } : {}),
 		...(document.drawn ? { drawn: document.drawn } : {}),
 		...(document.cuts ? { cuts: document.cuts } : {}),
-		...(document.earlierCuts ? { earlierCuts: document.earlierCuts } : {})
+		...(document.earlierCuts ? { earlierCuts: document.earlierCuts } : {}),
+		...(document.earlierWeeks ? { earlierWeeks: document.earlierWeeks } : {})
 	};
 }
 

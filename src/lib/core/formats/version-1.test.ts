@@ -8,6 +8,8 @@ import { checked, planSchema, toPlan, wishFromVersion1 } from '.';
 
 // All kinds, among them a timeline of goals that takes one page now; and work hours, which have columns of values now.
 const ruledOtherwise = new Set([0, 10]);
+/** Weeks that only their middle day makes the month's are drawn whole now, and columns of a week are parts of its days. */
+const ruledAsWeeks = new Map([[1, ['w5', 'w6']]]);
 
 const planOf = (document: unknown) => {
 	const read = checked(planSchema, document);
@@ -20,12 +22,13 @@ describe('documents of version 1', () => {
 		'month %i has the same blocks as before',
 		(index, { document, blocks, unplaced }) => {
 			const run = planRun(planOf(document));
-			expect(run.unplaced.map(({ wish }) => wish)).toEqual(unplaced);
+			const others = (wish: unknown) => !ruledAsWeeks.get(index)?.some((own) => own === wish);
+			expect(run.unplaced.map(({ wish }) => wish).filter(others)).toEqual(unplaced.filter(others));
 			if (ruledOtherwise.has(index)) return;
 			// Where a page is shared has prices now, so places may differ; what stands in the book, and how it is ruled, may not.
-			expect(run.blocks.map(({ wish, form }) => [wish, form])).toEqual(
-				blocks.map(([wish, form]) => [wish, form])
-			);
+			expect(
+				run.blocks.filter(({ wish }) => others(wish)).map(({ wish, form }) => [wish, form])
+			).toEqual(blocks.filter(([wish]) => others(wish)).map(([wish, form]) => [wish, form]));
 		}
 	);
 

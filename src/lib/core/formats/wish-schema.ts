@@ -49,6 +49,7 @@ const weeks = record({
 	belong: oneOf(['touching', 'first-day', 'middle-day']).default('touching'),
 	short: oneOf(['own', 'fold', 'skip']).default('own'),
 	pagesPerWeek: number([1, 2, 4]).default(2),
+	only: list(whole(1, 6).required(missing), 1, 6),
 	forms: list(
 		record({
 			week: whole(1, 6).required(missing),
@@ -148,15 +149,7 @@ export const wishSchema = record({
 	weeks: weeks.optional(),
 	filler: flag(),
 	members: list(member, 0, mostMembers)
-})
-	.required(missing)
-	.test('rooms', function ({ weeks, members }) {
-		if (!weeks || !members || members.length === 0) return true;
-		return this.createError({
-			path: `${this.path}.members`,
-			message: 'must not be given with weeks: weekly pages have no rooms for others'
-		});
-	});
+}).required(missing);
 
 /** A wish as it stands in what is drawn: one of the month, or a member. */
 export const anyWishSchema = wishSchema.shape(inRoom);

@@ -110,6 +110,17 @@ export const weekOfMonth = numberRule({
 	chosen: () => 1
 });
 
+/** Where a week's head stands: its title, number and dates. */
+export const headed = openChoice({
+	name: 'head',
+	label: 'Head',
+	options: [
+		['top', 'across the top'],
+		['place', 'in the first of eight places'],
+		['none', 'none']
+	]
+});
+
 /** A week as it usually is, without dates. */
 export const undated = flagRule({ name: 'undated', label: 'without dates', more: true });
 

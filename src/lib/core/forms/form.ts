@@ -16,6 +16,8 @@ export interface WeekPart {
 	readonly page: number;
 	/** Days of a neighbouring short week that this one takes in. */
 	readonly folded: readonly number[];
+	/** Only the days of the month are drawn. */
+	readonly short?: boolean;
 }
 
 /** Squares offered to a form, or taken by it: on one page, or on both pages of a spread. */
@@ -124,6 +126,8 @@ export interface Form {
 	readonly content: readonly ContentName[];
 	/** What its parts are called on the screen. */
 	readonly partsAre?: string;
+	/** What its columns are called on the screen, where they are none of a table. */
+	readonly columnsAre?: string;
 	/** What must be told below it, besides what is told of any tracker. */
 	readonly notes?: (setting: Setting) => readonly string[];
 	/** Content that it has no use for as long as it is ruled so. */

@@ -39,6 +39,7 @@ import { weekBoxes } from './week-boxes';
 import { weekBoxesList } from './week-boxes-list';
 import { weekColumns } from './week-columns';
 import { weekHalves } from './week-halves';
+import { weekShort } from './week-short';
 import { weekRows } from './week-rows';
 import { weekStaggered } from './week-staggered';
 import { weekdayRows } from './weekday-rows';
@@ -85,6 +86,7 @@ const ruled: readonly Form[] = [
 	weekBoxes,
 	weekStaggered,
 	weekHalves,
+	weekShort,
 	cover,
 	composed,
 	blank

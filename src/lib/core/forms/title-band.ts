@@ -85,6 +85,12 @@ function titleLetters({ hand }: Setting, word: string, rect: Rect): Mark[] {
 	return [text(word, rect, 'hand')];
 }
 
+/** A title's letters, centred in a rectangle: whole, or as far as its words fit. */
+export function titleMarksIn(setting: Setting, rect: Rect): Mark[] {
+	const { title } = setting.content;
+	return title ? titleLetters(setting, title, rect) : [];
+}
+
 /** The title over the full width of a block's first rows, nothing where the wish has no title. */
 export function titleMarks(setting: Setting, width: number, ruled: boolean): Mark[] {
 	const { title } = setting.content;

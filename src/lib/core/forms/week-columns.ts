@@ -1,20 +1,17 @@
+import { cellDiscomfort } from './form';
 import { choiceRule } from './rule';
-import { undated, weekOfMonth } from './common-rules';
-import { line, type Mark } from '../draw';
-import type { Rect } from '../paper';
 import {
-	cellDiscomfort,
-	pageSize,
-	ranked,
-	type Form,
-	type Layout,
-	type Room,
-	type Setting
-} from './form';
-import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
+	weekForm,
+	type WeekArea,
+	type WeekGrid,
+	type WeekPiece,
+	type WeekPlace
+} from './week-form';
 
 const header = 1;
 const leastHeight = 12;
+/** Narrower pieces of a column bear no date. */
+const leastPiece = 2;
 
 const shape = choiceRule({
 	name: 'shape',
@@ -31,127 +28,75 @@ const shape = choiceRule({
  * (`shape` "over-fold") seven with the fourth across the fold, floor((W + gutter + W) / 7) wide, whose
  * gutter squares are lost. Events stand above a line at half height, tasks below it. (Common practice.)
  */
-export const weekColumns: Form = {
+export const weekColumns = weekForm({
 	id: 'week-columns',
 	name: 'Week in columns',
 	spans: ['spread'],
-	content: [],
-	rules: [weekOfMonth, shape, undated],
-	layouts: (setting, room) => {
-		const there = pageSize(room);
-		if (room.span === 'page') return [];
-		const layout =
-			shape.of(setting) === 'over-fold' ? overFold(setting, room) : fourAndThree(setting, room);
-		return ranked(layout && there.h >= leastHeight ? [layout] : []);
+	rules: [shape],
+	dayLines: (h) => [header, header + Math.floor((h - header) / 2)],
+	grids: (setting, area) => {
+		if (Math.min(...area.pages.map(({ h }) => h)) < leastHeight) return [];
+		const grid = shape.of(setting) === 'over-fold' ? overFold(area) : fourAndThree(area);
+		return grid ? [grid] : [];
 	}
-};
+});
 
-type SpreadRoom = Room & { span: 'spread' };
-
-function fourAndThree(setting: Setting, room: SpreadRoom): Layout | undefined {
-	const w = Math.min(Math.floor(room.left.w / 4), Math.floor(room.right.w / 4));
-	if (w < 2) return undefined;
-	const h = Math.min(room.left.h, room.right.h);
-	const indent = room.left.w - 4 * w;
-	const over: [number, number] = [indent, room.right.w - 4 * w];
+function fourAndThree({ pages: [left, right] }: WeekArea): WeekGrid | undefined {
+	if (!right) return undefined;
+	const w = Math.min(Math.floor(left.w / 4), Math.floor(right.w / 4));
+	if (w < leastPiece) return undefined;
+	const h = Math.min(left.h, right.h);
+	const indent = left.w - 4 * w;
+	const column = (on: 0 | 1, x: number): WeekPlace => [{ on, x, y: left.y, w, h }];
 	return {
-		room: { ...room, left: { w: room.left.w, h }, right: { w: room.right.w, h } },
-		discomfort: cellDiscomfort(w),
-		stretches: false,
-		facts: { cell: { w, h }, split: [4, 3], header, over, week: weekNumberOf(setting) },
-		why: [
-			`4 × ${w} = ${4 * w} of ${room.left.w} left, 3 + 1 × ${w} = ${4 * w} of ${room.right.w} right`,
-			`${h} down: the date, events above, tasks below`
+		places: [
+			...[0, 1, 2, 3].map((index) => column(0, left.x + indent + index * w)),
+			...[0, 1, 2, 3].map((index) => column(1, right.x + index * w))
 		],
-		marks: () => {
-			const days = daysOfWeek(setting);
-			const box = (x: number): Rect => ({ x, y: 0, w, h });
-			return [
-				days
-					.slice(0, 4)
-					.flatMap((day, index): Mark[] => [
-						dayHeading(setting, day, box(indent + index * w)),
-						...column(indent + index * w, w, h)
-					]),
-				[
-					...days
-						.slice(4)
-						.flatMap((day, index): Mark[] => [
-							dayHeading(setting, day, box(index * w)),
-							...column(index * w, w, h)
-						]),
-					...spareHeading(setting, box(3 * w)),
-					...column(3 * w, w, h)
-				]
-			];
-		}
+		discomfort: cellDiscomfort(w),
+		facts: { cell: { w, h }, split: [4, 3], header, over: [indent, right.w - 4 * w] },
+		why: [
+			`4 × ${w} = ${4 * w} of ${left.w} left, 3 + 1 × ${w} = ${4 * w} of ${right.w} right`,
+			`${h} down: the date, events above, tasks below`
+		]
 	};
 }
 
-function overFold(setting: Setting, room: SpreadRoom): Layout | undefined {
-	const { gutter } = room;
+function overFold({ pages: [left, right], gutter }: WeekArea): WeekGrid | undefined {
+	if (!right) return undefined;
 	const w = Math.min(
-		Math.floor((room.left.w + gutter + room.right.w) / 7),
-		Math.floor(room.left.w / 3),
-		Math.floor(room.right.w / 3)
+		Math.floor((left.w + gutter + right.w) / 7),
+		Math.floor(left.w / 3),
+		Math.floor(right.w / 3)
 	);
-	const h = Math.min(room.left.h, room.right.h);
+	const h = Math.min(left.h, right.h);
 	// The fourth column begins on the left page, loses the gutter and ends on the right one.
-	const leftPart = Math.floor((w - gutter) / 2);
+	const half = (w - gutter) / 2;
+	const leftPart = [Math.floor(half), Math.ceil(half)].find(
+		(part) => 3 * w + part <= left.w && 3 * w + (w - gutter - part) <= right.w
+	);
+	if (leftPart === undefined || leftPart < 1) return undefined;
 	const rightPart = w - gutter - leftPart;
-	if (w < 3 || leftPart < 1 || 3 * w + leftPart > room.left.w || 3 * w + rightPart > room.right.w)
-		return undefined;
-	const indent = room.left.w - 3 * w - leftPart;
+	if (Math.max(leftPart, rightPart) < leastPiece) return undefined;
+	const indent = left.w - 3 * w - leftPart;
+	const piece = (on: 0 | 1, x: number, wide = w): WeekPiece => ({ on, x, y: left.y, w: wide, h });
+	const fold = left.x + indent + 3 * w;
 	return {
-		room: { ...room, left: { w: room.left.w, h }, right: { w: room.right.w, h } },
+		places: [
+			...[0, 1, 2].map((index): WeekPlace => [piece(0, left.x + indent + index * w)]),
+			[piece(0, fold, leftPart), piece(1, right.x, rightPart)],
+			...[0, 1, 2].map((index): WeekPlace => [piece(1, right.x + rightPart + index * w)])
+		],
 		discomfort: cellDiscomfort(w),
-		stretches: false,
 		facts: {
 			cell: { w, h },
 			split: [3, 3],
 			header,
-			over: [indent, room.right.w - 3 * w - rightPart],
-			week: weekNumberOf(setting)
+			over: [indent, right.w - 3 * w - rightPart]
 		},
 		why: [
-			`(${room.left.w} + gutter ${gutter} + ${room.right.w}) / 7 = ${w} wide`,
+			`(${left.w} + gutter ${gutter} + ${right.w}) / 7 = ${w} wide`,
 			`the fourth has ${leftPart} left and ${rightPart} right of the fold, ${gutter} are lost in it`
-		],
-		marks: () => {
-			const days = daysOfWeek(setting);
-			const heading = (index: number, x: number, width: number): Mark[] => {
-				const day = days[index];
-				return day ? [dayHeading(setting, day, { x, y: 0, w: width, h })] : [];
-			};
-			const fold = indent + 3 * w;
-			return [
-				[
-					...[0, 1, 2].flatMap((index) => [
-						...heading(index, indent + index * w, w),
-						...column(indent + index * w, w, h)
-					]),
-					...heading(3, fold, leftPart),
-					...openColumn(fold, leftPart, h)
-				],
-				[
-					...openColumn(0, rightPart, h),
-					line(rightPart, 0, rightPart, h),
-					...[0, 1, 2].flatMap((index) => [
-						...heading(4 + index, rightPart + index * w, w),
-						...column(rightPart + index * w, w, h)
-					])
-				]
-			];
-		}
+		]
 	};
-}
-
-/** Horizontal lines of a column: top, under the date, between events and tasks, foot. */
-function openColumn(x: number, w: number, h: number): Mark[] {
-	const middle = header + Math.floor((h - header) / 2);
-	return [0, header, middle, h].map((y) => line(x, y, x + w, y));
-}
-
-function column(x: number, w: number, h: number): Mark[] {
-	return [...openColumn(x, w, h), line(x, 0, x, h), line(x + w, 0, x + w, h)];
 }

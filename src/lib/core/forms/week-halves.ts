@@ -1,10 +1,8 @@
-import { undated, weekOfMonth } from './common-rules';
 import { numberRule } from './rule';
-import { frame } from '../draw';
-import { pageForm } from './form';
-import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
+import { weekForm } from './week-form';
 
 const gap = 1;
+const places = 8;
 
 const pageOfWeek = numberRule({
 	name: 'page',
@@ -15,39 +13,29 @@ const pageOfWeek = numberRule({
 });
 
 /**
- * Half a page a day, so four pages a week; this is one page of them: `across` says which of the
- * four, from 1. The eighth half is spare. (Common practice.)
+ * Half a page a day, so four pages a week; this is one page of them. The eighth half is spare. (Common practice.)
  */
-export const weekHalves = pageForm({
+export const weekHalves = weekForm({
 	id: 'week-halves',
 	name: 'Half a page a day',
+	spans: ['page'],
 	wholePage: true,
-	content: [],
-	rules: [weekOfMonth, pageOfWeek, undated],
-	layouts: (setting, there) => {
+	rules: [pageOfWeek],
+	grids: (setting, { pages: [there] }) => {
 		const h = Math.floor((there.h - gap) / 2);
 		if (h < 8 || there.w < 6) return [];
-		const part = Math.min(4, Math.max(1, setting.part?.page ?? pageOfWeek.of(setting) ?? 1));
-		const size = { w: there.w, h: 2 * h + gap };
+		const page = Math.min(4, Math.max(1, setting.part?.page ?? pageOfWeek.of(setting) ?? 1));
 		return [
 			{
-				size,
+				places: [0, 1].map((row) => [
+					{ on: 0, x: there.x, y: there.y + row * (h + gap), w: there.w, h }
+				]),
+				part: { of: places, from: 2 * (page - 1) },
 				discomfort: h >= 14 ? 0 : 15,
-				facts: { cell: { w: there.w, h }, rows: 2, gap, across: part, week: weekNumberOf(setting) },
+				facts: { cell: { w: there.w, h }, rows: 2, gap, across: page },
 				why: [
-					`2 × ${h} + gap ${gap} = ${size.h} of ${there.h} down; page ${part} of 4 of the week`
-				],
-				marks: () => {
-					const days = daysOfWeek(setting);
-					return [0, 1].flatMap((row) => {
-						const box = { x: 0, y: row * (h + gap), w: size.w, h };
-						const day = days[2 * (part - 1) + row];
-						return [
-							...(day ? [dayHeading(setting, day, box)] : spareHeading(setting, box)),
-							...frame(box)
-						];
-					});
-				}
+					`2 × ${h} + gap ${gap} = ${2 * h + gap} of ${there.h} down; page ${page} of 4 of the week`
+				]
 			}
 		];
 	}

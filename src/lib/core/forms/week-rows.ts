@@ -1,49 +1,34 @@
-import { titleStyle, undated, weekOfMonth } from './common-rules';
-import { frame } from '../draw';
-import { cellDiscomfort, pageForm } from './form';
-import { rowLines, titleSum } from './rows';
-import { titleMarks, titleRows } from './title-band';
-import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
+import { cellDiscomfort } from './form';
+import { weekForm, type WeekPlace } from './week-form';
 
 const rows = 8;
+const narrowest = 6;
 
-/** A week in eight rows of floor(H / 8): seven days and a spare one for the week's number and notes. */
-export const weekRows = pageForm({
+/** A week in eight rows of floor(H / 8), on one page or across both of a spread: seven days and a spare one. (Common practice.) */
+export const weekRows = weekForm({
 	id: 'week-rows',
 	name: 'Week in rows',
-	content: ['title'],
-	rules: [titleStyle, weekOfMonth, undated],
-	layouts: (setting, there) => {
-		const top = titleRows(setting);
-		const most = Math.floor((there.h - top) / rows);
+	spans: ['page', 'spread'],
+	rules: [],
+	grids: (_, { pages }) => {
+		const [first, second] = pages;
+		const there = Math.min(...pages.map(({ h }) => h));
+		const most = Math.floor(there / rows);
 		return [...new Set([most, 3])]
-			.filter((height) => height >= 1 && height <= most && there.w >= 6)
-			.map((height) => {
-				const size = { w: there.w, h: top + rows * height };
-				return {
-					size,
-					discomfort: cellDiscomfort(height + 1),
-					facts: {
-						rows,
-						cell: { w: there.w, h: height },
-						title: top,
-						week: weekNumberOf(setting),
-						over: there.h - size.h
-					},
-					why: [
-						`${titleSum(top)}8 × ${height} = ${size.h} of ${there.h} down, ${there.h - size.h} over`
-					],
-					marks: () => {
-						const box = (row: number) => ({ x: 0, y: top + row * height, w: size.w, h: height });
-						return [
-							...titleMarks(setting, size.w, false),
-							...daysOfWeek(setting).map((day, row) => dayHeading(setting, day, box(row))),
-							...spareHeading(setting, box(7)),
-							...frame({ x: 0, y: top, w: size.w, h: rows * height }),
-							...rowLines({ x: 0, y: top, w: size.w, h: 0 }, height, rows)
-						];
-					}
-				};
-			});
+			.filter((h) => h >= 1 && h <= most && first.w >= narrowest)
+			.map((h) => ({
+				places: Array.from({ length: rows }, (_, row): WeekPlace => {
+					const left = { on: 0, x: first.x, y: first.y + row * h, w: first.w, h } as const;
+					if (!second) return [left];
+					return [left, { ...left, on: 1, x: second.x, w: second.w }];
+				}),
+				discomfort: cellDiscomfort(h + 1),
+				facts: {
+					rows,
+					cell: { w: first.w + (second?.w ?? 0), h },
+					over: there - rows * h
+				},
+				why: [`8 × ${h} = ${rows * h} of ${there} down, ${there - rows * h} over`]
+			}));
 	}
 });

@@ -1,115 +1,93 @@
-import { undated, weekOfMonth, cellSize } from './common-rules';
-import { line, type Mark } from '../draw';
-import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
-import { daysOfWeek, dayHeading, spareHeading, weekNumberOf } from './week';
+import type { Size } from '../paper';
+import { cellSize } from './common-rules';
+import { cellDiscomfort, type RoomPlace } from './form';
+import { weekForm, type WeekArea, type WeekGrid, type WeekPlace } from './week-form';
 
 const usual = { w: 9, h: 13 };
-const boxes = 8;
-
-type SpreadRoom = Room & { span: 'spread' };
-
-/** A box on the spread, x counted over both pages and the gutter between them. */
-interface Box {
-	readonly x: number;
-	readonly y: number;
-}
-
-/** Rows of boxes, each row shifted by half a box against the one before. */
-function placesIn(room: SpreadRoom, w: number, h: number): Box[] {
-	const total = room.left.w + room.gutter + room.right.w;
-	const height = Math.min(room.left.h, room.right.h);
-	const rows = Math.floor(height / h);
-	const each = Math.ceil(boxes / Math.max(1, rows));
-	const shift = Math.floor(w / 2);
-	return Array.from({ length: boxes }, (_, index) => {
-		const row = Math.floor(index / each);
-		return { x: (index % each) * w + (row % 2) * shift, y: row * h };
-	}).filter(({ x, y }) => x + w <= total && y + h <= height && usable(room, x, w));
-}
-
-/** A box over the fold must show at least a square on each page; its gutter squares count but are lost. */
-function usable(room: SpreadRoom, x: number, w: number): boolean {
-	const fold = room.left.w;
-	const after = fold + room.gutter;
-	const inGutter = x >= fold && x < after;
-	const endsInGutter = x + w > fold && x + w <= after;
-	return !inGutter && !endsInGutter;
-}
+/** Boxes of a row; the lower row begins a box further right. */
+const each = 4;
+const widestGap = 2;
+/** A piece of a box narrower than this bears no date. */
+const leastPiece = 3;
+/** Rooms beside the rows narrower than this hold nothing. */
+const leastRoom = 4;
 
 /**
- * A week in boxes of a fixed size, 9 × 13 unless asked for, in rows that are shifted against each other;
- * a box may cross the fold, whose squares count towards its width and are lost. (Common practice.)
+ * A week in two rows of four boxes over both pages, 9 × 13 unless asked for: the upper row stands a box further left than
+ * the lower one, one box of each lies over the fold, whose squares count towards its width and are lost, and the
+ * margins are outside. (Common practice.)
  */
-export const weekStaggered: Form = {
+export const weekStaggered = weekForm({
 	id: 'week-staggered',
 	name: 'Week in staggered boxes',
 	spans: ['spread'],
-	content: [],
-	rules: [weekOfMonth, cellSize, undated],
-	layouts: (setting, room) => {
-		const { w, h } = cellSize.of(setting) ?? usual;
-		if (room.span === 'page') return [];
-		const places = placesIn(room, w, h);
-		const layouts: Layout[] = places.length < boxes ? [] : [toLayout(setting, room, places, w, h)];
-		return ranked(layouts);
+	rules: [cellSize],
+	grids: (setting, area) => {
+		const asked = cellSize.of(setting);
+		const sizes = asked ? [asked] : [usual, { w: 8, h: 12 }, { w: 7, h: 10 }];
+		// One way a room: what is drawn in a smaller one is then the same.
+		const grid = sizes.flatMap((size) => gridOf(area, size) ?? [])[0];
+		return grid ? [grid] : [];
 	}
-};
+});
 
-function toLayout(
-	setting: Setting,
-	room: SpreadRoom,
-	places: readonly Box[],
-	w: number,
-	h: number
-): Layout {
-	const height = Math.max(...places.map(({ y }) => y)) + h;
-	const crossing = places.filter(({ x }) => x < room.left.w && x + w > room.left.w).length;
+function gridOf({ pages: [left, right], gutter }: WeekArea, { w, h }: Size): WeekGrid | undefined {
+	if (!right) return undefined;
+	const onLeft = Math.ceil((w - gutter) / 2);
+	const onRight = w - gutter - onLeft;
+	if (onLeft < leastPiece || onRight < leastPiece) return undefined;
+	// Two boxes and a piece stand left of the fold, a piece and two boxes right of it.
+	const fits = (there: number, piece: number, gap: number) => 2 * (w + gap) + piece <= there;
+	const gap = [widestGap, 1, 0].find(
+		(gap) => fits(left.w, onLeft, gap) && fits(right.w, onRight, gap)
+	);
+	const height = Math.min(left.h, right.h);
+	const spare = height - 2 * h;
+	if (gap === undefined || spare < 0) return undefined;
+	const between = Math.min(4, Math.ceil(spare / 3), spare);
+	const top = left.y + Math.floor((spare - between) / 3);
+	const lower = top + h + between;
+	const fold = left.x + left.w;
+	const xs = [
+		fold - onLeft - 2 * (w + gap),
+		fold - onLeft - (w + gap),
+		fold - onLeft,
+		right.x + onRight + gap,
+		right.x + onRight + gap + w + gap
+	];
+	const place = (column: number, y: number): WeekPlace => {
+		const x = xs[column] ?? 0;
+		if (column === 2)
+			return [
+				{ on: 0, x, y, w: onLeft, h },
+				{ on: 1, x: right.x, y, w: onRight, h }
+			];
+		return [{ on: column < 2 ? 0 : 1, x, y, w, h }];
+	};
+	const row = (from: number, y: number) =>
+		Array.from({ length: each }, (_, index) => place(from + index, y));
+	const afterUpper = (xs[each - 1] ?? 0) + w + 1;
+	const beside: RoomPlace[] = [
+		{ name: 'left', on: 0, x: left.x, y: lower, w: (xs[1] ?? 0) - 1 - left.x, h },
+		{
+			name: 'right',
+			on: 1,
+			x: afterUpper,
+			y: top,
+			w: right.x + right.w - afterUpper,
+			h
+		}
+	];
 	return {
-		room: { ...room, left: { w: room.left.w, h: height }, right: { w: room.right.w, h: height } },
+		places: [...row(0, top), ...row(1, lower)],
+		rooms: beside.filter(({ w }) => w >= leastRoom),
+		allRows: true,
 		discomfort: cellDiscomfort(Math.min(w, h) - 1),
-		stretches: false,
-		facts: { cell: { w, h }, capacity: boxes, week: weekNumberOf(setting), used: w - room.gutter },
+		facts: { cell: { w, h }, capacity: 2 * each, gap, used: w - gutter },
 		why: [
-			`eight boxes of ${w} × ${h}, ${height} down`,
-			`${crossing} over the fold: ${w} wide, ${w - room.gutter} drawn`
-		],
-		marks: () => [
-			pageMarks(setting, room, places, w, h, 'left'),
-			pageMarks(setting, room, places, w, h, 'right')
+			`two rows of four boxes of ${w} × ${h}, gaps of ${gap}, the lower row a box further right`,
+			`one of each row over the fold: ${w} wide, ${onLeft} + ${onRight} = ${w - gutter} drawn`,
+			`2 × ${h} + ${between} = ${2 * h + between} of ${height} down`
 		]
 	};
-}
-
-function pageMarks(
-	setting: Setting,
-	room: SpreadRoom,
-	places: readonly Box[],
-	w: number,
-	h: number,
-	side: 'left' | 'right'
-): Mark[] {
-	const days = daysOfWeek(setting);
-	const [from, width] =
-		side === 'left' ? [0, room.left.w] : [room.left.w + room.gutter, room.right.w];
-	return places.flatMap(({ x, y }, index): Mark[] => {
-		const start = Math.max(0, x - from);
-		const end = Math.min(width, x + w - from);
-		if (end <= start) return [];
-		const opens = x >= from;
-		const closes = x + w <= from + width;
-		const box = { x: start, y, w: end - start, h };
-		const day = days[index];
-		const heading = opens
-			? day
-				? [dayHeading(setting, day, box)]
-				: spareHeading(setting, box)
-			: [];
-		return [
-			...heading,
-			line(start, y, end, y),
-			line(start, y + h, end, y + h),
-			...(opens ? [line(start, y, start, y + h)] : []),
-			...(closes ? [line(end, y, end, y + h)] : [])
-		];
-	});
 }

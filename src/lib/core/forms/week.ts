@@ -1,14 +1,17 @@
 import { undated, weekOfMonth } from './common-rules';
 import { text, type TextMark } from '../draw';
-import { daysIn, addMonths, weekdayNames, weekNumbers } from '../month';
+import { dayRange, daysIn, addMonths, weekdayNames, weekNumbers } from '../month';
 import { letters, lettersIn } from '../hand';
 import type { Rect } from '../paper';
 import type { Setting } from './form';
 
 /** A day of a week: its date, in this month or a neighbouring one, and its weekday's names. */
 export interface WeekDay {
-	readonly date: number;
+	/** Missing where it stands apart from the name. */
+	readonly date?: number;
 	readonly inMonth: boolean;
+	/** Days of a neighbouring short week that are written with it. */
+	readonly with?: readonly number[];
 	readonly names: Readonly<Record<'long' | 'short' | 'narrow', string>>;
 }
 
@@ -23,10 +26,33 @@ export function weekNumberOf(setting: Setting): number {
 	return weekNumbers(setting.month)[weekOf(setting) - 1] ?? 0;
 }
 
+/** First day of that week, counted from the month's own first. */
+function firstDayOf(setting: Setting): number {
+	return 7 * (weekOf(setting) - 1) - setting.month.lead + 1;
+}
+
+/** The words of a week's head where it has no title: with its number, unless that stands below them. */
+export function weekTitle(setting: Setting, head: 'top' | 'place'): string {
+	return head === 'place' || undated.of(setting) ? 'Week' : `Week ${weekNumberOf(setting)}`;
+}
+
+/** A week's number and its days from first to last, as the locale writes them; nothing of a week without dates. */
+export function datesOfWeek(setting: Setting): string {
+	if (undated.of(setting)) return '';
+	const first = firstDayOf(setting);
+	const days = dayRange(setting.locale, setting.month, first, first + 6);
+	return `${weekNumberOf(setting)} · ${days}${withFolded(setting.part?.folded)}`;
+}
+
+/** Days that are folded into a week, to be written after its own. */
+function withFolded(days: readonly number[] = []): string {
+	return days.length > 0 ? ` + ${days.join(', ')}` : '';
+}
+
 /** The seven days of that week. */
 export function daysOfWeek(setting: Setting): WeekDay[] {
 	const { month, locale } = setting;
-	const first = 7 * (weekOf(setting) - 1) - month.lead + 1;
+	const first = firstDayOf(setting);
 	const before = daysIn(addMonths(month, -1));
 	return Array.from({ length: 7 }, (_, index) => {
 		const day = first + index;
@@ -43,7 +69,8 @@ export function daysOfWeek(setting: Setting): WeekDay[] {
 /** A day's name and date on the first row of its box, the longest name that fits. */
 export function dayHeading(setting: Setting, day: WeekDay, box: Rect): TextMark {
 	const most = lettersIn(box.w, setting.hand);
-	const date = undated.of(setting) ? '' : ` ${day.date}`;
+	const date =
+		undated.of(setting) || day.date === undefined ? '' : ` ${day.date}${withFolded(day.with)}`;
 	const fitting = (['long', 'short', 'narrow'] as const)
 		.map((width) => `${day.names[width]}${date}`)
 		.find((heading) => letters(heading).length <= most);
@@ -55,8 +82,7 @@ export function dayHeading(setting: Setting, day: WeekDay, box: Rect): TextMark 
 export function spareHeading(setting: Setting, box: Rect): TextMark[] {
 	if (undated.of(setting)) return [];
 	const number = String(weekNumberOf(setting));
-	const { folded: days = [] } = setting.part ?? {};
-	const folded = days.length > 0 ? ` + ${days.join(', ')}` : '';
+	const folded = withFolded(setting.part?.folded);
 	const most = lettersIn(box.w, setting.hand);
 	const words =
 		[`Week ${number}${folded}`, `${number}${folded}`, `Week ${number}`].find(

@@ -57,6 +57,19 @@ export function monthTitle(locale: string, month: YearMonth): string {
 	return formatter(locale, 'month and year', { month: 'long', year: 'numeric' }).format(date);
 }
 
+/** Days from one to another, counted from a month's first ("10 – 16 May"), as the locale writes them. */
+export function dayRange(
+	locale: string,
+	{ year, month }: YearMonth,
+	from: number,
+	to: number
+): string {
+	const day = (of: number) => Date.UTC(year, month - 1, of);
+	const range = formatter(locale, 'days', { day: 'numeric', month: 'short' });
+	// A pen knows one width of space.
+	return range.formatRange(day(from), day(to)).replaceAll(/\s/g, ' ');
+}
+
 /** A locale tag the platform knows, or English: a bad tag must not stop a plan. */
 export function knownLocale(tag: string | undefined): string {
 	try {

@@ -113,7 +113,7 @@ export const deepest = 2;
 export function mayHold(wishes: readonly Wish[], host: string, id: string): boolean {
 	const wish = wishById(wishes, id);
 	const found = wishById(wishes, host);
-	if (!wish || !found || wish.weeks || found.weeks) return false;
+	if (!wish || !found || wish.weeks) return false;
 	if (allWishes([wish]).some((inside) => inside.id === host)) return false;
 	return depthOf(wishes, host) + 1 + heightOf(wish) <= deepest;
 }

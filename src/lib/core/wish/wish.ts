@@ -24,6 +24,8 @@ export interface Weeks {
 	readonly belong: WeekBelonging;
 	readonly short: ShortWeek;
 	readonly pagesPerWeek: 1 | 2 | 4;
+	/** Only these of them, by their rows of the month's grid; the others come later. */
+	readonly only?: readonly number[];
 	readonly forms?: readonly WeekForm[];
 }
 

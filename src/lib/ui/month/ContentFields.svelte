@@ -76,7 +76,8 @@
 {/if}
 {#if has('columns')}
 	<LinesField
-		label="Columns, one a line: “Item 6” squares wide, or “Item = the longest value”; ¤ becomes your currency"
+		label={form.columnsAre ??
+			'Columns, one a line: “Item 6” squares wide, or “Item = the longest value”; ¤ becomes your currency'}
 		name="{own} columns"
 		value={content.columns ?? []}
 		format={columnLines}

@@ -58,11 +58,7 @@
 				<span>{here.map(({ name }) => name).join(' · ')}</span>
 				<SpreadMenu {desk} {spread} />
 			</p>
-			<!-- A picture that is scrolled away is not laid out: a month has thousands of strokes. -->
-			<a
-				href="/months/{desk.id}/pages/{spread.left}"
-				class="block [contain-intrinsic-size:auto_13rem] [content-visibility:auto] focus-visible:outline-offset-4"
-			>
+			<a href="/months/{desk.id}/pages/{spread.left}" class="block focus-visible:outline-offset-4">
 				<SpreadPicture
 					plan={desk.plan}
 					run={desk.run}

@@ -2,7 +2,15 @@
 	import { formById } from '$lib/core/forms';
 	import type { Weeks, Wish } from '$lib/core/wish';
 	import { kindById } from '$lib/core/catalogue';
-	import { monthShape, weeklySet, type ShortWeek, type WeekBelonging } from '$lib/core/month';
+	import { pagesFor as pagesOfForm, weeksOf } from '$lib/core/fit';
+	import {
+		dayRange,
+		monthShape,
+		weeklySet,
+		type ShortWeek,
+		type WeekBelonging
+	} from '$lib/core/month';
+	import Check from '../fields/Check.svelte';
 	import Choice from '../fields/Choice.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
 	import Select from '../fields/Select.svelte';
@@ -10,14 +18,17 @@
 	let { desk, wish, weeks }: { desk: MonthDesk; wish: Wish; weeks: Weeks } = $props();
 
 	const month = $derived(monthShape(desk.plan.month, desk.month.weekStart));
+	/** All weeks of the rule, those that an earlier month shows among them. */
 	const set = $derived(weeklySet(month, weeks.belong, weeks.short));
+	const planned = $derived(weeksOf(desk.plan, weeks));
+	const shown = $derived(new Set(desk.plan.earlierWeeks));
 	const edit = (fields: Partial<Weeks>) => desk.edit(wish.id, { weeks: { ...weeks, ...fields } });
 
 	/** The effect of each choice, in pages. */
 	function pagesFor(fields: Partial<Weeks>): string {
-		const { belong, short, pagesPerWeek } = { ...weeks, ...fields };
-		const count = weeklySet(month, belong, short).reduce(
-			(sum, week) => sum + (week.short ? 1 : pagesPerWeek),
+		const changed = { ...weeks, ...fields };
+		const count = weeksOf(desk.plan, changed).reduce(
+			(sum, week) => sum + (week.short ? 1 : changed.pagesPerWeek),
 			0
 		);
 		return `${count} p.`;
@@ -47,9 +58,28 @@
 			label: `${count} · ${pagesFor({ pagesPerWeek: count })}`
 		}))
 	);
-	const forms = $derived(
-		(kindById(wish.kind)?.forms ?? []).flatMap((form) => formById(form) ?? [])
-	);
+	/** Forms that a single week may have: those that take as many pages as it has. */
+	const formsFor = (pages: Weeks['pagesPerWeek']) =>
+		(kindById(wish.kind)?.forms ?? []).flatMap((id) => {
+			const form = formById(id);
+			return form && pagesOfForm(id, pages) === pages ? [form] : [];
+		});
+	const rangeOf = (week: number) =>
+		dayRange(
+			desk.plan.locale,
+			desk.plan.month,
+			7 * (week - 1) - month.lead + 1,
+			7 * week - month.lead
+		);
+
+	/** Chosen weeks are kept only where they are not all of them. */
+	function choose(week: number, on: boolean) {
+		const all = set.filter(({ first }) => !shown.has(first)).map(({ week }) => week);
+		const chosen = all.filter((other) =>
+			other === week ? on : (weeks.only?.includes(other) ?? true)
+		);
+		edit({ only: chosen.length === all.length ? undefined : chosen });
+	}
 
 	function setCount(text: string) {
 		const count = ([1, 2, 4] as const).find((value) => String(value) === text);
@@ -69,13 +99,15 @@
 	rows
 	onchange={(belong) => edit({ belong })}
 />
-<Choice
-	label="A week with three days or fewer in the month"
-	value={weeks.short}
-	options={shorts}
-	rows
-	onchange={(short) => edit({ short })}
-/>
+{#if weeks.belong === 'touching'}
+	<Choice
+		label="A week with three days or fewer in the month"
+		value={weeks.short}
+		options={shorts}
+		rows
+		onchange={(short) => edit({ short })}
+	/>
+{/if}
 <Choice
 	label="Pages a week"
 	value={String(weeks.pagesPerWeek)}
@@ -84,21 +116,34 @@
 />
 <details>
 	<summary class="cursor-pointer underline decoration-hairline underline-offset-4"
-		>Another form for single weeks</summary
+		>Single weeks: {planned.length} of {set.length} are planned</summary
 	>
-	<ul class="flex flex-col gap-1 pt-2">
-		{#each set as { week, days } (week)}
-			<li>
-				<Select
-					label="Week {week}, {days} {days === 1 ? 'day' : 'days'}"
-					beside
-					value={weeks.forms?.find((other) => other.week === week)?.form ?? ''}
-					options={[
-						{ value: '', label: 'like the others' },
-						...forms.map(({ id, name }) => ({ value: id, label: name }))
-					]}
-					onchange={(form) => setForm(week, form)}
-				/>
+	<ul class="flex flex-col gap-2 pt-2">
+		{#each set as { week, days, first, short } (week)}
+			{@const forms = formsFor(short ? 1 : weeks.pagesPerWeek)}
+			{@const on = planned.some((other) => other.week === week)}
+			<li class="flex flex-wrap items-end justify-between gap-x-3">
+				{#if shown.has(first)}
+					<p class="text-ink-soft">{rangeOf(week)}: the month before shows it already</p>
+				{:else}
+					<Check
+						label="{rangeOf(week)}, {days} {days === 1 ? 'day' : 'days'} in the month"
+						checked={on}
+						onchange={(checked) => choose(week, checked)}
+					/>
+					{#if on && forms.length > 1}
+						<Select
+							label="Ruled as"
+							beside
+							value={weeks.forms?.find((other) => other.week === week)?.form ?? ''}
+							options={[
+								{ value: '', label: 'like the others' },
+								...forms.map(({ id, name }) => ({ value: id, label: name }))
+							]}
+							onchange={(form) => setForm(week, form)}
+						/>
+					{/if}
+				{/if}
 			</li>
 		{/each}
 	</ul>

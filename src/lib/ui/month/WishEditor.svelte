@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { invalidate } from '$app/navigation';
 	import { kindById } from '$lib/core/catalogue';
+	import { pagesFor } from '$lib/core/fit';
 	import { formById, type Form, type RuleValue, type Span } from '$lib/core/forms';
 	import { withRule, type Importance, type Wish } from '$lib/core/wish';
 	import { monthName } from '$lib/core/month';
@@ -20,7 +21,9 @@
 	let { desk, wish, host }: { desk: MonthDesk; wish: Wish; host?: Wish } = $props();
 
 	const kind = $derived(kindById(wish.kind));
-	const block = $derived(desk.run.blocks.find((block) => block.wish === wish.id));
+	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === wish.id));
+	/** Of a set a whole week: a short one is ruled apart. */
+	const block = $derived(blocks.find(({ as }) => !as.part?.short) ?? blocks[0]);
 	const form = $derived(formById(wish.form ?? block?.form ?? kind?.forms[0] ?? ''));
 
 	const importances: { value: Importance; label: string }[] = [
@@ -45,6 +48,16 @@
 		edit(wish.weeks ? { rules } : { rules, form: form.id });
 	}
 
+	/** A week's form may need other pages than the set has. */
+	function ruleAs(fields: Partial<Wish>) {
+		const { weeks } = wish;
+		if (!weeks || !fields.form) return edit(fields);
+		edit({
+			...fields,
+			weeks: { ...weeks, pagesPerWeek: pagesFor(fields.form, weeks.pagesPerWeek) }
+		});
+	}
+
 	const edit = (fields: Partial<Wish>) => desk.edit(wish.id, fields);
 </script>
 
@@ -66,7 +79,7 @@
 		</section>
 	{/if}
 	<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="How it is ruled">
-		<FormChoice {wish} {form} onchange={edit} />
+		<FormChoice {wish} {form} onchange={ruleAs} />
 		{#if form}
 			<RuleFields
 				{form}

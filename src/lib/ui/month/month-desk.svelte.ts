@@ -11,6 +11,7 @@ import {
 	swapSides,
 	undrawPage,
 	unlockPages,
+	withEarlier,
 	type Block,
 	type KeptMonth,
 	type Remedy,
@@ -49,6 +50,8 @@ export interface DeskInput {
 	readonly person: Person;
 	/** Cuts of the months before this one in the book. */
 	readonly earlierCuts: readonly Cut[];
+	/** First days of the weeks that they show whole. */
+	readonly earlierWeeks: readonly string[];
 	/** The run of this very month, computed by the server for the first picture. */
 	readonly run: Run;
 	/** Why there is no run yet: it takes longer than the server may take. */
@@ -467,9 +470,9 @@ export class MonthDesk {
 	}
 
 	private planFor(month: KeptMonth): Plan {
-		const { notebook, person, earlierCuts } = this.input;
+		const { notebook, person, earlierCuts, earlierWeeks } = this.input;
 		const plan = planOf(month, notebook, person);
-		return earlierCuts.length > 0 ? { ...plan, earlierCuts } : plan;
+		return withEarlier(plan, earlierCuts, earlierWeeks);
 	}
 
 	/** Ids that nothing has or had: what is drawn or can be brought back keeps its own. */

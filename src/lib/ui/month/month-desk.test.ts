@@ -32,6 +32,7 @@ function desk(ids: string[] = ['a', 'b', 'c']) {
 		month: { month: '2027-05', weekStart: 'monday', aim: 'balanced', wishes },
 		person: { locale: 'en', hand: defaultHand },
 		earlierCuts: [],
+		earlierWeeks: [],
 		run: planRun(planWith(wishes))
 	});
 }
@@ -149,6 +150,7 @@ describe('the desk', () => {
 			month: theirs,
 			person: { locale: 'en', hand: defaultHand },
 			earlierCuts: [],
+			earlierWeeks: [],
 			run: planRun(planWith([]))
 		});
 		expect(month.month).toEqual(theirs);

@@ -18,6 +18,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 			notebook: plan.notebook,
 			month: { month, weekStart, aim, titles, lately, wishes, drawn, cuts },
 			earlierCuts: plan.earlierCuts ?? [],
+			earlierWeeks: plan.earlierWeeks ?? [],
 			person: locals.person,
 			run,
 			trouble,

@@ -1,0 +1,325 @@
+import type { Mark } from '../draw';
+import type { Rect, Size } from '../paper';
+import { everySecond, headed, titleStyle, undated, weekOfMonth } from './common-rules';
+import {
+	ranked,
+	type Facts,
+	type Form,
+	type Layout,
+	type Room,
+	type RoomPlace,
+	type Setting,
+	type Span
+} from './form';
+import { numberRule, type Rule } from './rule';
+import { titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
+import { datesOfWeek, daysOfWeek, weekNumberOf, weekTitle, type WeekDay } from './week';
+import { dayHeads, dayMarks, frames, headMarks, placeMarks, spareMarks } from './week-marks';
+
+/** A rectangle on one of a week's pages. */
+export interface WeekPiece extends Rect {
+	readonly on: 0 | 1;
+}
+
+/** Where a day stands: one rectangle, or two where it lies over the fold. */
+export type WeekPlace = readonly [WeekPiece] | readonly [WeekPiece, WeekPiece];
+
+/** Places of a week on its pages, in order, and what is said of them. */
+export interface WeekGrid {
+	readonly places: readonly WeekPlace[];
+	/** These are some of so many places that a week has over several sets of pages. */
+	readonly part?: { readonly of: number; readonly from: number };
+	/** Further rooms that it leaves for others. */
+	readonly rooms?: readonly RoomPlace[];
+	/** It takes all of the rows that it was offered, however many it rules. */
+	readonly allRows?: boolean;
+	readonly discomfort: number;
+	readonly facts: Facts;
+	readonly why: readonly string[];
+}
+
+/** What a week's days may take of its pages: below the head, above the foot, inside the outer columns. */
+export interface WeekArea {
+	readonly pages: readonly [Rect] | readonly [Rect, Rect];
+	/** Squares that the fold counts as; of two pages only. */
+	readonly gutter: number;
+}
+
+const inset = numberRule({
+	name: 'frame',
+	label: 'Stands in from the outer edge',
+	least: 0,
+	most: 50,
+	unit: 'squares',
+	more: true,
+	chosen: () => 0
+});
+const foot = numberRule({
+	name: 'foot',
+	label: 'Rows kept free below the days',
+	least: 0,
+	most: 60,
+	unit: 'rows',
+	more: true,
+	chosen: () => 0
+});
+const spare = numberRule({
+	name: 'spare',
+	label: 'The spare place is number',
+	least: 1,
+	most: 8,
+	more: true,
+	chosen: () => 8
+});
+
+/** Rules that all weeks have. */
+const shared: readonly Rule[] = [
+	titleStyle,
+	headed,
+	spare,
+	dayHeads,
+	frames,
+	everySecond,
+	foot,
+	inset,
+	weekOfMonth,
+	undated
+];
+
+/** Rooms that weeks may leave for others. */
+const rooms = [
+	{ name: 'head', label: 'in the head' },
+	{ name: 'spare', label: 'in the spare place' },
+	{ name: 'foot', label: 'below the days' },
+	{ name: 'foot-left', label: 'below the days, on the left page' },
+	{ name: 'foot-right', label: 'below the days, on the right page' },
+	{ name: 'left', label: 'at the outer side, on the left page' },
+	{ name: 'right', label: 'at the outer side, on the right page' }
+] as const;
+
+/**
+ * A form of a week: a head if wanted, the days and what is spare in the places that `grids` gives, a foot and outer
+ * columns for others. Of a short week only the month's days are drawn. (Common practice.)
+ */
+export function weekForm(spec: {
+	readonly id: string;
+	readonly name: string;
+	readonly spans: readonly Span[];
+	readonly wholePage?: boolean;
+	readonly rules: readonly Rule[];
+	/** Its places are all for days. */
+	readonly noSpare?: boolean;
+	readonly grids: (setting: Setting, area: WeekArea) => readonly WeekGrid[];
+	/** Rows of a day at which lines part it where nobody says otherwise. */
+	readonly dayLines?: (height: number) => readonly number[];
+}): Form {
+	const { id, name, spans, wholePage } = spec;
+	return {
+		id,
+		name,
+		spans,
+		...(wholePage ? { wholePage } : {}),
+		content: ['title', 'columns'],
+		columnsAre: 'Parts of a day, one a line: “Tasks 11” rows high',
+		rules: [...shared.filter((rule) => !spec.noSpare || rule !== spare), ...spec.rules],
+		rooms,
+		layouts: (setting, room) => {
+			const titled = withHead(setting);
+			const top = headOf(setting) === 'top' ? titleRows(titled) : 0;
+			const area = areaIn(setting, room, top);
+			if (area.pages.some(({ w, h }) => w < 1 || h < 1)) return [];
+			return ranked(
+				spec
+					.grids(setting, area)
+					.flatMap((grid) => layoutOf(spec.dayLines, titled, room, top, area, grid) ?? [])
+			);
+		}
+	};
+}
+
+/** Days of a short week at the month's beginning are earlier than this; those at its end are later. */
+const middleDay = 15;
+
+type Head = 'none' | 'top' | 'place';
+
+/** Where the head of a week stands: where it is asked for, or across the top where the week has a title. */
+function headOf(setting: Setting): Head {
+	return headed.of(setting) ?? (setting.content.title ? 'top' : 'none');
+}
+
+/** The setting with the words of its head as a title. */
+function withHead(setting: Setting): Setting {
+	const head = headOf(setting);
+	const title = head === 'none' ? undefined : setting.content.title || weekTitle(setting, head);
+	return { ...setting, content: { ...setting.content, title } };
+}
+
+function areaIn(setting: Setting, room: Room, top: number): WeekArea {
+	const below = foot.of(setting) ?? 0;
+	const outer = inset.of(setting) ?? 0;
+	const rect = ({ w, h }: Size, x: number): Rect => ({
+		x,
+		y: top,
+		w: w - outer,
+		h: h - top - below
+	});
+	return room.span === 'page'
+		? { pages: [rect(room, 0)], gutter: 0 }
+		: { pages: [rect(room.left, outer), rect(room.right, 0)], gutter: room.gutter };
+}
+
+/** What stands in a place of a week. */
+type Standing =
+	| { readonly is: 'day'; readonly day: WeekDay; readonly also?: WeekDay }
+	| { readonly is: 'spare' }
+	| { readonly is: 'head' };
+
+/** What stands in so many places, in order: the last two of seven days share the last of six. */
+function standingIn(setting: Setting, count: number): Standing[] {
+	const all = daysOfWeek(setting);
+	const days = setting.part?.short ? all.filter(({ inMonth }) => inMonth) : all;
+	if (count < days.length) {
+		const last = withFoldedDays(setting, days).at(-1);
+		return withFoldedDays(setting, days)
+			.slice(0, count)
+			.map((day, index): Standing => ({
+				is: 'day',
+				day,
+				...(index === count - 1 && last ? { also: last } : {})
+			}));
+	}
+	if (count === days.length)
+		return withFoldedDays(setting, days).map((day): Standing => ({ is: 'day', day }));
+	const standing = days.map((day): Standing => ({ is: 'day', day }));
+	if (headOf(setting) === 'place') return [{ is: 'head' }, ...standing];
+	const at = Math.min(count, spare.of(setting) ?? count) - 1;
+	return standing.toSpliced(at, 0, { is: 'spare' });
+}
+
+/** Days of a week without a spare place: those folded in are written with the day that they lie next to. */
+function withFoldedDays(setting: Setting, days: readonly WeekDay[]): readonly WeekDay[] {
+	const folded = setting.part?.folded ?? [];
+	const before = folded.filter((day) => day < middleDay);
+	const after = folded.filter((day) => day >= middleDay);
+	return days.map((day, index) => {
+		const own = index === 0 ? before : index === days.length - 1 ? after : [];
+		return own.length > 0 ? { ...day, with: own } : day;
+	});
+}
+
+function layoutOf(
+	dayLines: ((height: number) => readonly number[]) | undefined,
+	setting: Setting,
+	room: Room,
+	top: number,
+	area: WeekArea,
+	grid: WeekGrid
+): Layout | undefined {
+	const { of = grid.places.length, from = 0 } = grid.part ?? {};
+	const standing = standingIn(setting, of).slice(from, from + grid.places.length);
+	const partly = dayMarks(setting, dayLines);
+	const lowest = Math.min(
+		...grid.places.flatMap((place, index) => {
+			const here = standing[index];
+			if (here?.is !== 'day') return [];
+			return place.map(({ h }) => (here.also ? Math.floor(h / 2) : h));
+		})
+	);
+	const heads = headMarks(setting, datesOfWeek(setting));
+	const hasHead = standing.some(({ is }) => is === 'head');
+	if (partly.least > lowest || (hasHead && heads.rows > lowest)) return undefined;
+	const below = foot.of(setting) ?? 0;
+	const used = Math.max(...grid.places.flatMap((place) => place.map(({ y, h }) => y + h)));
+	const allRows = grid.allRows || below > 0;
+	const rows = (size: Size) => ({ ...size, h: allRows ? size.h : used });
+	const taken: Room =
+		room.span === 'page'
+			? { ...room, ...rows(room) }
+			: { ...room, left: rows(room.left), right: rows(room.right) };
+	const onPages = (marksOf: (on: 0 | 1) => readonly Mark[]): readonly (readonly Mark[])[] =>
+		room.span === 'page' ? [marksOf(0)] : [marksOf(0), marksOf(1)];
+	return {
+		room: taken,
+		discomfort: grid.discomfort,
+		stretches: false,
+		facts: { ...grid.facts, week: weekNumberOf(setting), title: top },
+		why: [
+			...(top > 0 || below > 0
+				? [
+						`${titleSum(top)}${area.pages[0].h} for the days${below > 0 ? ` + foot ${below}` : ''} down`
+					]
+				: []),
+			...grid.why
+		],
+		rooms: [
+			...roomsBeside(setting, room, top, allRows ? area.pages[0].h : used - top),
+			...grid.places.flatMap((place, index) => roomIn(setting, standing[index], place)),
+			...(grid.rooms ?? [])
+		],
+		marks: () =>
+			onPages((on) => [
+				...(on === 0 && top > 0 ? titleMarks(setting, firstPage(room).w, false) : []),
+				...grid.places.flatMap((place, index): readonly Mark[] => {
+					const here = standing[index];
+					if (!here) return [];
+					if (here.is === 'head') return place[0].on === on ? heads.marks(place[0]) : [];
+					const framed = placeMarks(setting, place, on);
+					if (here.is === 'spare') return [...spareMarks(setting, place, on), ...framed];
+					return [...partly.marks(place, on, here.day, here.also), ...framed];
+				})
+			])
+	};
+}
+
+/** What the head of a place or the spare one leaves for others. */
+function roomIn(
+	setting: Setting,
+	standing: Standing | undefined,
+	[piece, other]: WeekPlace
+): RoomPlace[] {
+	if (!standing || standing.is === 'day' || other) return [];
+	const own =
+		standing.is === 'head'
+			? headMarks(setting, datesOfWeek(setting)).rows
+			: spareMarks(setting, [piece], piece.on).length;
+	const { on, x, y, w, h } = piece;
+	return h > own ? [{ name: standing.is, on, x, y: y + own, w, h: h - own }] : [];
+}
+
+/** Rooms in the head of the right page, at the foot and in the outer columns, a square from the days. */
+function roomsBeside(setting: Setting, room: Room, top: number, high: number): RoomPlace[] {
+	const below = (foot.of(setting) ?? 0) - 1;
+	const outer = (inset.of(setting) ?? 0) - 1;
+	const sizes = room.span === 'page' ? [room] : [room.left, room.right];
+	const beside = (name: string, on: 0 | 1, x: number): RoomPlace => {
+		return { name, on, x, y: top, w: outer, h: high };
+	};
+	return [
+		...(top > 2 && room.span === 'spread'
+			? [{ name: 'head', on: 1 as const, x: 0, y: 0, w: room.right.w, h: top - 1 }]
+			: []),
+		...(below > 0
+			? sizes.map(({ w, h }, on): RoomPlace => ({
+					name: room.span === 'page' ? 'foot' : on === 0 ? 'foot-left' : 'foot-right',
+					on: on === 0 ? 0 : 1,
+					x: 0,
+					y: h - below,
+					w,
+					h: below
+				}))
+			: []),
+		...(outer > 0 && room.span === 'spread' ? [beside('left', 0, 0)] : []),
+		...(outer > 0
+			? [
+					room.span === 'page'
+						? beside('right', 0, room.w - outer)
+						: beside('right', 1, room.right.w - outer)
+				]
+			: [])
+	];
+}
+
+function firstPage(room: Room): Size {
+	return room.span === 'page' ? room : room.left;
+}
