@@ -70,10 +70,18 @@ describe('three ways to fit the month', () => {
 		await saved(page);
 		await undo();
 		await saved(page);
-		await page.getByText('Another form for single weeks').click();
-		await choose(page, /^Week 3/, 2);
+		await page.getByText('Single weeks: 4 of 4 are planned').click();
+		await choose(page, /^May 10 – 16 ruled/, 2);
 		await saved(page);
 		await undo();
+		await saved(page);
+		await page.getByRole('checkbox', { name: 'May 10 – 16' }).uncheck();
+		await page.getByText('Single weeks: 3 of 4 are planned').waitFor();
+		// Three weeks over two pages each.
+		await page.getByText('3 blocks on 6 pages').waitFor();
+		await saved(page);
+		await undo();
+		await page.getByText('4 blocks on 8 pages').waitFor();
 		await saved(page);
 	});
 });

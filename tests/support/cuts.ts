@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Cut } from '../../src/lib/core/cuts';
+import { tabShapes, windowShapes, type Cut } from '../../src/lib/core/cuts';
 import type { Notebook } from '../../src/lib/core/paper';
 import { a5 } from './arbitraries';
 
@@ -43,7 +43,13 @@ const anyCut: fc.Arbitrary<Omit<Cut, 'id'>> = fc.oneof(
 		kind: fc.constant('window' as const),
 		leaves,
 		rect,
-		shape: fc.constantFrom('rectangle' as const, 'hexagon' as const, 'octagon' as const)
+		shape: fc.constantFrom(...windowShapes)
+	}),
+	fc.record({
+		kind: fc.constant('tab' as const),
+		leaves,
+		depth: fc.integer({ min: 2, max: 8 }),
+		tabShape: fc.constantFrom(...tabShapes)
 	}),
 	fc.record({
 		kind: fc.constant('corner' as const),

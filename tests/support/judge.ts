@@ -34,7 +34,9 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 	for (const block of run.blocks) {
 		if (block.host?.wish !== hosts.get(block.wish) && !block.drawnWith)
 			broken.push(`${block.wish} does not live where it should`);
-		const home = run.blocks.find(({ wish }) => wish === block.host?.wish);
+		const home = run.blocks.find(
+			({ wish, as }) => wish === block.host?.wish && as.part?.week === block.as.part?.week
+		);
 		if (home && !block.pieces.every(({ page }) => home.pieces.some((own) => own.page === page)))
 			broken.push(`${block.wish} is not on a page of ${home.wish}`);
 		for (const { page, rect } of block.pieces) {

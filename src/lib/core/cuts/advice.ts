@@ -12,6 +12,8 @@ export interface OnPage {
 	readonly rect: Rect;
 	/** It is in the book already. */
 	readonly drawn: boolean;
+	/** It is a page of a set, turned with its leaves: that others lie over it is what they are cut for. */
+	readonly ofSet?: boolean;
 }
 
 /**
@@ -139,7 +141,7 @@ function ofViews(
 function ofView(
 	notebook: Notebook,
 	stack: Stack,
-	{ name, page, rect }: OnPage,
+	{ name, page, rect, ofSet }: OnPage,
 	shared: boolean,
 	where: string
 ): Advice[] {
@@ -156,7 +158,7 @@ function ofView(
 	if (view === 'whole' && !shared)
 		return [{ kind: 'shows', page, text: `${name} on page ${page} shows ${through}, ${where}.` }];
 	// What a door hides on the page that all leaves share is found only when the whole set is turned.
-	if (view === 'hidden' && shared)
+	if (view === 'hidden' && shared && !ofSet)
 		return [
 			{
 				kind: 'hidden',

@@ -19,8 +19,11 @@ export const cutKinds = [
  */
 export type CutKind = (typeof cutKinds)[number];
 
-export const windowShapes = ['rectangle', 'hexagon', 'octagon'] as const;
+export const windowShapes = ['rectangle', 'hexagon', 'octagon', 'circle', 'arch'] as const;
 export type WindowShape = (typeof windowShapes)[number];
+
+export const tabShapes = ['square', 'pointed', 'round'] as const;
+export type TabShape = (typeof tabShapes)[number];
 
 /** A cut through one leaf or a set of leaves; lengths and places in squares of the front page. */
 export interface Cut {
@@ -39,6 +42,12 @@ export interface Cut {
 	readonly step?: number;
 	/** A tab. */
 	readonly size?: Size;
+	readonly tabShape?: TabShape;
+	/**
+	 * Squares by which a tab's leaf is cut back from its outer edge, above and below the tab that stands out from there: the
+	 * same on each leaf. Without it a leaf is cut away only below its tab.
+	 */
+	readonly depth?: number;
 	/** Corners of a free outline. */
 	readonly points?: readonly Dot[];
 	/** The last leaf of the set stays whole. */
@@ -52,6 +61,7 @@ export const usual = {
 	strip: 10,
 	corner: 2,
 	tab: { w: 2, h: 6 },
+	tabDepth: 5,
 	waterfallStep: 2
 } as const;
 

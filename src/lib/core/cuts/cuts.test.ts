@@ -63,6 +63,48 @@ describe('usual cuts on a page of 28 × 40 squares', () => {
 		expect(usableOf(a5, [tabs], 17).lost).toEqual([]);
 	});
 
+	test('cut back by 5 with a tab of 2 × 6, each leaf is 23 wide and its tab 6 lower than the one before', () => {
+		const tabs = cut('tab', { leaves: { first: 13, last: 17 }, depth: 5 });
+		for (const [index, page] of [13, 15, 17].entries())
+			expect(usableOf(a5, [tabs], page).rects).toEqual([
+				{ x: 0, y: 0, w: 23, h: 40 },
+				{ x: 0, y: 6 * index, w: 25, h: 6 }
+			]);
+		// On the back the leaf is cut at the left.
+		expect(usableOf(a5, [tabs], 14).rects[0]).toEqual({ x: 5, y: 0, w: 23, h: 40 });
+		expect(cutFault(a5, { ...tabs, depth: 1 })?.message).toContain("from 2, the tab's width");
+		expect(cutFault(a5, { ...tabs, depth: 28 })?.field).toBe('depth');
+	});
+
+	test('pointed and round tabs bear less than square ones', () => {
+		const shaped = (tabShape: Cut['tabShape']) => {
+			const tabs = cut('tab', { leaves: { first: 13, last: 13 }, depth: 5, tabShape });
+			return usableOf(a5, [tabs], 13).lost.reduce((sum, { w, h }) => sum + w * h, 0);
+		};
+		const [square, round, pointed] = [shaped('square'), shaped('round'), shaped('pointed')];
+		// 5 × 40 without the 12 squares of the tab.
+		expect(square).toBe(188);
+		expect(round).toBeGreaterThan(square);
+		expect(pointed).toBeGreaterThanOrEqual(round);
+	});
+
+	test('a circle and an arch are told with a compass, from both sides', () => {
+		const circle = cut('window', { rect: { x: 9, y: 10, w: 10, h: 12 }, shape: 'circle' });
+		const [step] = cutOrder(a5, [circle]);
+		// The middle of the leaf: 4 + 14 × 5 = 74 mm of 148 from either side, 5 + 16 × 5 = 85 mm down.
+		const words =
+			'set the compass 74 mm from the left edge and 85 mm from the top, open by 25 mm, and cut around the circle';
+		expect(step?.text).toContain(words);
+		expect(step?.back).toContain(words);
+		// π r² of the squares, but for those on the line: 5² π = 78.5.
+		const lost = usableOf(a5, [circle], 13).lost.reduce((sum, { w, h }) => sum + w * h, 0);
+		expect(lost).toBeGreaterThanOrEqual(79);
+		expect(lost).toBeLessThanOrEqual(100);
+		const arch = cut('window', { rect: { x: 4, y: 10, w: 10, h: 20 }, shape: 'arch' });
+		expect(cutOrder(a5, [arch])[0]?.text).toContain('then 75 mm straight down from both ends');
+		expect(usableOf(a5, [arch], 13).lost.some(({ x, y }) => x === 4 && y === 10)).toBe(false);
+	});
+
 	test('a window of 10 × 34 in the middle leaves four rectangles around it', () => {
 		const window = cut('window', { rect: { x: 9, y: 3, w: 10, h: 34 } });
 		const { rects, lost } = usableOf(a5, [window], 13);

@@ -40,6 +40,11 @@ export function cutFault(notebook: Notebook, cut: Cut): CutFault | undefined {
 		const { w } = cut.size ?? usual.tab;
 		const most = Math.floor(rows / step);
 		if (w >= columns) return less(w, columns, 'size.w', 'across');
+		if (cut.depth !== undefined && (cut.depth >= columns || w > cut.depth))
+			return {
+				field: 'depth',
+				message: `must be from ${w}, the tab's width, to ${columns - 1} of ${columns} squares across; it is ${cut.depth}`
+			};
 		if (count <= most) return undefined;
 		return {
 			field: 'leaves.last',

@@ -1,6 +1,7 @@
-import type { Notebook } from '../paper';
+import { marginMm, type Notebook, type Side } from '../paper';
 import { frontsOf, usual, type Cut } from './cut';
 import { leafLines, type CutLine } from './cut-lines';
+import { compassOf } from './removed';
 
 /** Cutting one leaf, with the numbers for its front and for its back. */
 export interface CutStep {
@@ -51,6 +52,14 @@ export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
 				back: `On page ${front + 1}: ${round}.`
 			}));
 		}
+		const compass = compassOf(cut);
+		if (compass)
+			return ordered.map((front): CutStep => ({
+				cut: cut.id,
+				front,
+				text: `Leaf ${front}/${front + 1}, on page ${front}: ${compassInWords(notebook, cut, compass, 'right')}.`,
+				back: `On page ${front + 1}: ${compassInWords(notebook, cut, compass, 'left')}.`
+			}));
 		return ordered.flatMap((front): CutStep[] =>
 			leafLines(notebook, [cut], front).map(({ front: seen, back }) => ({
 				cut: cut.id,
@@ -60,6 +69,23 @@ export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
 			}))
 		);
 	});
+}
+
+/** Where the compass stands on a side of a leaf, and what is straight below an arch. */
+function compassInWords(
+	notebook: Notebook,
+	{ rect, shape }: Cut,
+	{ x, y, radius }: NonNullable<ReturnType<typeof compassOf>>,
+	side: Side
+): string {
+	const front = marginMm(notebook, 'right');
+	const fromLeft = front.x + x * notebook.pitchMm;
+	const across = side === 'right' ? fromLeft : notebook.pageMm.width - fromLeft;
+	const down = front.y + y * notebook.pitchMm;
+	const circle = `set the compass ${mm(across)} mm from the left edge and ${mm(down)} mm from the top, open by ${mm(radius * notebook.pitchMm)} mm`;
+	if (shape === 'circle' || !rect) return `${circle}, and cut around the circle`;
+	const sides = mm((rect.y + rect.h - y) * notebook.pitchMm);
+	return `${circle}, cut around its upper half, then ${sides} mm straight down from both ends and across`;
 }
 
 /** Cut lines in words: a straight one by its distance from two paper edges, others by their ends. */

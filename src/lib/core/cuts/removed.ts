@@ -1,4 +1,4 @@
-import { marginMm, pageOf, type Dot, type Notebook, type Rect } from '../paper';
+import { marginMm, pageOf, type Dot, type Notebook, type Rect, type Size } from '../paper';
 import { frontsOf, stepOf, usual, type Cut } from './cut';
 
 /** A closed outline in mm. */
@@ -50,6 +50,20 @@ function outlinesOf(
 	const off = cut.leaveLine ? lineMm : 0;
 	const fromColumn = (column: number, top = 0, bottom = height) =>
 		box(at({ x: column, y: 0 }).x + off, top, width, bottom);
+	/** What is cut away around a tab that stands out from a column, from the upper edge to the lower one. */
+	const aroundTab = (column: number, { w, h, top }: Size & { readonly top: number }): Outline => {
+		const edge = at({ x: column, y: 0 }).x + off;
+		const tab = tabOutline(cut.tabShape, { w, h }).map(({ x, y }) =>
+			at({ x: column + x, y: top + y })
+		);
+		return [
+			{ x: width, y: 0 },
+			{ x: edge, y: 0 },
+			...tab.map(({ x, y }) => ({ x: x + off, y })),
+			{ x: edge, y: height },
+			{ x: width, y: height }
+		];
+	};
 	switch (cut.kind) {
 		case 'strip':
 			return [fromColumn(columns - (cut.amount ?? usual.strip))];
@@ -65,6 +79,8 @@ function outlinesOf(
 			];
 		case 'tab': {
 			const { w, h } = cut.size ?? usual.tab;
+			const top = index * stepOf(cut);
+			if (cut.depth !== undefined) return [aroundTab(columns - cut.depth, { w, h, top })];
 			const below = at({ x: 0, y: index * stepOf(cut) + h }).y + off;
 			// Below its own tab a leaf makes room for the tabs of those that lie under it.
 			return below < height ? [fromColumn(columns - w, below)] : [];
@@ -91,8 +107,52 @@ function box(left: number, top: number, right: number, bottom: number): Outline 
 	];
 }
 
+/** A tab's outline from the edge it stands on and back, in squares. */
+function tabOutline(shape: Cut['tabShape'] = 'square', { w, h }: Size): Dot[] {
+	const end = [{ x: 0, y: h }];
+	switch (shape) {
+		case 'square':
+			return [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, ...end];
+		case 'pointed':
+			return [{ x: 0, y: 0 }, { x: w, y: h / 2 }, ...end];
+		case 'round':
+			return Array.from({ length: 2 * arcPieces + 1 }, (_, index) => {
+				const angle = (index / (2 * arcPieces)) * Math.PI;
+				return { x: w * Math.sin(angle), y: (h / 2) * (1 - Math.cos(angle)) };
+			});
+	}
+}
+
+/** Where a compass stands for a window, and how wide it is open, in squares; for a circle, and for an arch's upper part. */
+export function compassOf({
+	rect,
+	shape
+}: Pick<Cut, 'rect' | 'shape'>): (Dot & { readonly radius: number }) | undefined {
+	if (!rect || (shape !== 'circle' && shape !== 'arch')) return undefined;
+	const { x, y, w, h } = rect;
+	const radius = shape === 'circle' ? Math.min(w, h) / 2 : Math.min(w / 2, h);
+	return { x: x + w / 2, y: shape === 'circle' ? y + h / 2 : y + radius, radius };
+}
+
+/** Points on a circle from one angle to another, in turns from its left end over the top. */
+function arc({ x, y }: Dot, radius: number, turns: number): Dot[] {
+	const pieces = 4 * arcPieces * turns;
+	return Array.from({ length: pieces + 1 }, (_, index) => {
+		const angle = (index / (4 * arcPieces)) * 2 * Math.PI;
+		return { x: x - radius * Math.cos(angle), y: y - radius * Math.sin(angle) };
+	});
+}
+
 /** A window's corners in squares; those of an octagon are cut at 45°, a hexagon's points lie left and right. */
 function windowOf({ x, y, w, h }: Rect, shape: Cut['shape'] = 'rectangle'): Dot[] {
+	const compass = compassOf({ rect: { x, y, w, h }, shape });
+	if (compass && shape === 'circle') return arc(compass, compass.radius, 1).slice(0, -1);
+	if (compass)
+		return [
+			...arc(compass, compass.radius, 1 / 2),
+			{ x: compass.x + compass.radius, y: y + h },
+			{ x: compass.x - compass.radius, y: y + h }
+		];
 	const cut = Math.max(1, Math.floor(Math.min(w, h) / 4));
 	const [right, bottom] = [x + w, y + h];
 	if (shape === 'hexagon')

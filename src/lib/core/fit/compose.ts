@@ -11,7 +11,8 @@ import { allWishes } from '../wish';
 import { overFold } from './pinned';
 import { obstaclesOn, type PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
-import { onPageOf, sheetsOf, usableSquares } from './sheets';
+import { forWeeks, onPageOf, sheetsOf, usableSquares } from './sheets';
+import { isShared } from './hosting';
 import type { Place, Solution } from './solve';
 
 /** A block on its way into the run. */
@@ -69,6 +70,7 @@ export function compose(
 		return { wish: wish.id, ...(label === undefined ? {} : { part: label }), reason };
 	});
 	unplaced.push(...seated.flatMap(({ choice }) => unseated(choice)));
+	unplaced.push(...unseen(plan, [...blocks, ...unplaced]));
 	return {
 		pages,
 		blocks,
@@ -126,6 +128,7 @@ function grownOver(plan: Plan, { sheets, fixed }: PlannedProblem, own: Placed): 
 	const { choice, place, part } = own;
 	const [left, right] = [sheets[place.page], sheets[place.page + 1]];
 	if (place.span !== 'spread' || part.wish.size || !left || !right) return own;
+	if (part.wish.part && (left.under ?? right.under)) return own;
 	if ([left, right].some((sheet) => obstaclesOn(sheet, fixed).length > 0)) return own;
 	const room: Room = {
 		span: 'spread',
@@ -137,9 +140,9 @@ function grownOver(plan: Plan, { sheets, fixed }: PlannedProblem, own: Placed): 
 }
 
 /** What lies over the fold, against it on both pages. */
-function overSpread({ sheets }: PlannedProblem, { choice, cost, place }: Placed): Seated[] {
-	const left = sheets[place.page];
-	const right = sheets[place.page + 1];
+function overSpread({ sheets }: PlannedProblem, { part, choice, cost, place }: Placed): Seated[] {
+	const pages = [sheets[place.page], sheets[place.page + 1]];
+	const [left, right] = pages.map((sheet) => (sheet && part.wish.part ? forWeeks(sheet) : sheet));
 	const { room } = choice;
 	if (place.span !== 'spread' || room.span !== 'spread' || !left || !right) return [];
 	return [{ choice, room, pieces: overFold(left, right, room, left.origin.y), discomfort: cost }];
@@ -160,6 +163,13 @@ function onPage(
 	);
 	if (!sheet || own.length === 0) return [];
 	const { number } = sheet.page;
+	// A page of a week is its own, unless a person has sized it.
+	const week = own.find(({ part: { wish } }) => wish.part && !wish.size);
+	if (week && sheet.under) {
+		const { choice, cost } = week;
+		const pieces: Pieces = [{ page: number, rect: { ...sheet.under, ...pageSize(choice.room) } }];
+		return [{ choice, room: choice.room, pieces, discomfort: cost }];
+	}
 	const bands = placed.flatMap(({ choice, place }) => bandOn(choice, place, page, sheet.size));
 	const taken = [...obstaclesOn(sheet, planned.fixed), ...bands];
 	const rects = arrange(
@@ -192,6 +202,18 @@ function onPage(
 		];
 		return { choice: ruled, room: ruled.room, pieces, discomfort: cost };
 	});
+}
+
+/** Members of a set that should be seen all through it, where nothing of a page is. */
+function unseen({ wishes }: Plan, told: readonly { readonly wish: string }[]): Unplaced[] {
+	const members = wishes.flatMap(({ weeks, members = [] }) => (weeks ? members : []));
+	return members
+		.filter(({ id, room }) => isShared(room) && told.every(({ wish }) => wish !== id))
+		.map(({ id }) => ({
+			wish: id,
+			reason:
+				'nothing of a page stays in view all through the set there: cut a strip off its leaves, or a part at the top or the foot'
+		}));
 }
 
 /** The rows that a spread takes of a page, its members included. */

@@ -1,9 +1,10 @@
-import type { Room } from '../forms';
+import type { Room, RoomPlace } from '../forms';
 import type { Wish } from '../wish';
 import { expectedOf, leftBy, ruledIn, type Choice } from './choices';
 import type { Taken } from './footprint';
 import { Guests, missed } from './guests';
 import type { Plan } from './plan';
+import { sharedRooms } from './sheets';
 
 const nothing: Taken = [[], []];
 
@@ -26,24 +27,25 @@ function onBlock({ room: own }: Choice, room: Room, [left, right]: Taken): Taken
 /**
  * All choices of a wish in a room with its members in the rooms that it leaves, the best first: the fewest and least
  * important left out, then the least discomfort, that of the members included. `thorough` as for the wish alone; members
- * keep clear of what is `taken`.
+ * keep clear of what is `taken`. Rooms `beside` the block are the page's.
  */
 export function choicesIn(
 	plan: Plan,
 	wish: Wish,
 	room: Room,
 	thorough = false,
-	taken: Taken = nothing
+	taken: Taken = nothing,
+	beside: readonly RoomPlace[] = []
 ): readonly Choice[] {
 	const { month, weekStart, hand, locale, titles } = plan;
 	const name = JSON.stringify([
-		...[wish, room, thorough, taken],
+		...[wish, room, thorough, taken, beside],
 		...[month, weekStart, hand, locale, titles, expectedOf(plan, wish)]
 	]);
 	const known = remembered.get(name);
 	if (known) return known;
 	if (remembered.size >= mostRemembered) remembered.clear();
-	const found = choicesAnew(plan, wish, room, thorough, taken);
+	const found = choicesAnew(plan, wish, room, thorough, taken, beside);
 	remembered.set(name, found);
 	return found;
 }
@@ -52,19 +54,33 @@ export function choicesIn(
 const remembered = new Map<string, readonly Choice[]>();
 const mostRemembered = 5000;
 
+/** Members of a wish; of a week's those that are seen all through the set only where a page has a room for them. */
+function membersHere({ members = [], part }: Wish, beside: readonly RoomPlace[]): readonly Wish[] {
+	if (!part) return members;
+	return members.filter(({ room }) => !isShared(room) || beside.some(({ name }) => name === room));
+}
+
+/** Whether a room is one that is seen all through a set of weeks. */
+export function isShared(room: string | undefined): boolean {
+	return Object.values(sharedRooms).some((name) => name === room);
+}
+
 function choicesAnew(
 	plan: Plan,
 	wish: Wish,
 	room: Room,
 	thorough: boolean,
-	taken: Taken
+	taken: Taken,
+	beside: readonly RoomPlace[]
 ): readonly Choice[] {
 	const choices = ruledIn(plan, wish, room, thorough);
-	if (!wish.members || wish.members.length === 0) return choices;
-	const guests = new Guests((member, there) => choicesIn(plan, member, there), wish.members);
+	const members = membersHere(wish, beside);
+	if (members.length === 0) return choices;
+	const guests = new Guests((member, there) => choicesIn(plan, member, there), members);
 	return choices
 		.map((choice): Choice => {
-			const inside = guests.inside(choice, onBlock(choice, room, taken));
+			const rooms = [...(choice.rooms ?? []), ...beside];
+			const inside = guests.inside({ ...choice, rooms }, onBlock(choice, room, taken));
 			return { ...choice, discomfort: choice.discomfort + inside.discomfort, inside };
 		})
 		.sort((a, b) => priceOf(a) - priceOf(b));

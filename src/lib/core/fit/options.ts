@@ -1,4 +1,4 @@
-import type { Room } from '../forms';
+import type { Room, RoomPlace } from '../forms';
 import type { Wish } from '../wish';
 import type { Side, Size } from '../paper';
 import { formsOf, isFiller, kindOf, type Choice } from './choices';
@@ -36,6 +36,8 @@ export interface PageSort {
 	readonly toCover?: 'before' | 'at' | 'after';
 	/** Nothing that is held stands on it. */
 	readonly whole: boolean;
+	/** What the weeks of a set may take of it, and what stays in view beside them, where a door covers it. */
+	readonly under?: { readonly size: Size; readonly inView: readonly RoomPlace[] };
 }
 
 /** Before the cover stands only what faces it: a quote, a picture, or what a person put there. */
@@ -52,7 +54,7 @@ export function pageChoices(
 	plan: Plan,
 	wish: Wish,
 	rooms: readonly Size[],
-	{ side, toCover, whole }: PageSort,
+	{ side, toCover, whole, under }: PageSort,
 	thorough = false
 ): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
@@ -69,7 +71,10 @@ export function pageChoices(
 	if (wholePages && !whole) return [];
 	const found: PageChoice[] = [];
 	const offer = (room: Size, more: number) => {
-		for (const choice of choicesIn(plan, wish, { span: 'page', ...room }, all))
+		const weeks = wish.part && under;
+		const offered: Room = { span: 'page', ...(weeks ? under.size : room) };
+		const beside = weeks ? under.inView : [];
+		for (const choice of choicesIn(plan, wish, offered, all, undefined, beside))
 			if ((whole && more === 0) || !choice.form.wholePage) {
 				const taken = footprintOf(choice);
 				if (taken.span !== 'page') continue;
@@ -139,13 +144,17 @@ function leastSizes(plan: Plan, wish: Wish, room: Size): (Size & { readonly choi
 	return sizes;
 }
 
-/** Rows that a wish can take over a spread of two pages, in all of their width but for what is taken there. */
+/**
+ * Rows that a wish can take over a spread of two pages, in all of their width but for what is taken there. What stays in
+ * view beside the weeks of a set is a room for what they share.
+ */
 export function spreadChoices(
 	plan: Plan,
 	wish: Wish,
 	left: Size,
 	right: Size,
-	taken: Taken = [[], []]
+	taken: Taken = [[], []],
+	inView: readonly RoomPlace[] = []
 ): SpreadChoice[] {
 	if (wish.side || wish.facing !== undefined) return [];
 	const { size } = wish;
@@ -156,16 +165,18 @@ export function spreadChoices(
 	const rows = (page: Size) => (size ? { w: page.w, h: size.h } : page);
 	const room: Room = { span: 'spread', left: rows(left), right: rows(right), gutter };
 	const beside = taken.some(({ length }) => length > 0);
-	const found = choicesIn(plan, wish, room, false, taken).flatMap((choice): SpreadChoice[] => {
-		const taken = footprintOf(choice);
-		if (choice.room.span !== 'spread' || taken.span !== 'spread') return [];
-		const rows = { left: size?.h ?? taken.left.h, right: size?.h ?? taken.right.h };
-		const cost = rated(choice.discomfort, choice);
-		const ruled = size ? inRows(choice, size.h) : choice;
-		return [
-			{ ...rows, choice: ruled, cost, ...(beside ? { covers: coveredBy(ruled, left.w) } : {}) }
-		];
-	});
+	const found = choicesIn(plan, wish, room, false, taken, inView).flatMap(
+		(choice): SpreadChoice[] => {
+			const taken = footprintOf(choice);
+			if (choice.room.span !== 'spread' || taken.span !== 'spread') return [];
+			const rows = { left: size?.h ?? taken.left.h, right: size?.h ?? taken.right.h };
+			const cost = rated(choice.discomfort, choice);
+			const ruled = size ? inRows(choice, size.h) : choice;
+			return [
+				{ ...rows, choice: ruled, cost, ...(beside ? { covers: coveredBy(ruled, left.w) } : {}) }
+			];
+		}
+	);
 	return few(
 		found,
 		(a, b) =>

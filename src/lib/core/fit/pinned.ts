@@ -1,5 +1,5 @@
 import type { Room } from '../forms';
-import { overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
+import { contains, overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
 import type { Wish } from '../wish';
 import type { Choice } from './choices';
 import type { Taken } from './footprint';
@@ -92,7 +92,13 @@ export function place(
 	if (pin.x === undefined || pin.y === undefined) return undefined;
 	const { number } = sheet.page;
 	const asked = { w: pin.w ?? wish.size?.w, h: pin.h ?? wish.size?.h };
-	const [choice] = placesFrom(plan, sheet, { x: pin.x, y: pin.y }, fixed)
+	const onPage = { w: sheet.page.columns - pin.x, h: sheet.page.rows - pin.y };
+	// A size that is fixed too may have a hole in one of its rooms.
+	const exact =
+		asked.w !== undefined && asked.h !== undefined && asked.w <= onPage.w && asked.h <= onPage.h
+			? [{ w: asked.w, h: asked.h }]
+			: [];
+	const [choice] = [...placesFrom(plan, sheet, { x: pin.x, y: pin.y }, fixed), ...exact]
 		.flatMap((most) => {
 			const wanted = { w: asked.w ?? most.w, h: asked.h ?? most.h };
 			if (wanted.w > most.w || wanted.h > most.h) return [];
@@ -105,7 +111,11 @@ export function place(
 		h: pin.h ?? wish.size?.h ?? choice.room.h
 	};
 	const rect = { x: pin.x, y: pin.y, ...size };
-	const cutAway = usableSquares(plan, number).lost.some((part) => overlaps(part, rect));
+	// A hole in what a block leaves for others, such as a cover's picture, takes nothing of the block itself.
+	const open = (choice.rooms ?? []).map((place) => from(rect, place));
+	const cutAway = usableSquares(plan, number).lost.some(
+		(part) => overlaps(part, rect) && !open.some((room) => contains(room, part))
+	);
 	if (cutAway || !free(number, rect)) return undefined;
 	return { part, choice, room: { span: 'page', ...size }, pieces: [{ page: number, rect }] };
 }

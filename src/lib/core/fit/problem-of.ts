@@ -1,5 +1,6 @@
 import { purposes } from '../catalogue';
 import type { Wish } from '../wish';
+import type { RoomPlace } from '../forms';
 import type { Rect, Size } from '../paper';
 import { companyFor, pricesFor } from './aims';
 import { kindOf } from './choices';
@@ -18,7 +19,7 @@ import { blocksIn, daysLacking, lossOf, lossOfPart } from './losses';
 import { pageOfCover, placeTo } from './opening-page';
 import type { Plan } from './plan';
 import { emptyRects } from './space';
-import { facing, sheetsOf, within, type Sheet } from './sheets';
+import { facing, forWeeks, inView, sheetsOf, within, type Sheet } from './sheets';
 import { lowerBound, sortOf, type Problem, type ProblemItem, type ProblemPage } from './solve';
 import { stretchOf } from './stretch';
 
@@ -135,8 +136,12 @@ function state(
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
 	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(
-		({ rooms, side, toCover, whole }) =>
-			[...rooms.map(({ w, h }) => `${w} ${h}`), ...[sided ? side : '', toCover, whole]].join()
+		({ rooms, side, toCover, whole, under }) =>
+			[
+				...rooms.map(({ w, h }) => `${w} ${h}`),
+				...[sided ? side : '', toCover, whole],
+				...(under ? [JSON.stringify(under)] : [])
+			].join()
 	);
 	const coverPage = pageOfCover(plan, sheets, free, fixed);
 	const pairs = new Sorts<Pair>((pair) => JSON.stringify(pair));
@@ -146,7 +151,7 @@ function state(
 		)
 	);
 	const pages = sheets.map((sheet, index): ProblemPage => {
-		const pair = facing(sheets, index);
+		const pair = pairOf(sheets, index, fixed);
 		const { side, number } = sheet.page;
 		const held = fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number)).length;
 		return {
@@ -157,9 +162,10 @@ function state(
 				rooms: roomsOf(sheet),
 				side,
 				...(coverPage === undefined ? {} : { toCover: placeTo(coverPage, number) }),
-				whole: held === 0
+				whole: held === 0,
+				...(sheet.under ? { under: { size: forWeeks(sheet).size, inView: inView(sheet, 0) } } : {})
 			}),
-			pair: pair && pairs.of(pairOf(pair, fixed)),
+			pair: pair && pairs.of(pair),
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
 			held,
 			purposes: purposesOf(
@@ -182,9 +188,7 @@ function state(
 		return {
 			part,
 			pageChoices: onPages,
-			spreadChoices: pairs.all.map(({ left, right, taken }) =>
-				onPage ? [] : spreadChoices(plan, part.wish, left, right, taken)
-			)
+			spreadChoices: pairs.all.map((pair) => (onPage ? [] : overPair(plan, part.wish, pair)))
 		};
 	});
 	const isFree = ({ filler, wish }: Part) =>
@@ -274,16 +278,54 @@ function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
 	});
 }
 
-/** Two facing pages: their sizes, and what is held on them. */
+/** Two facing pages, as weeks take them and as anything else does, where it can. */
 interface Pair {
+	readonly all?: Facing;
+	readonly weeks: Facing & {
+		/** What stays in view beside the weeks. */
+		readonly inView: readonly RoomPlace[];
+		/** Rows of the two pages: a page of a week is the week's own. */
+		readonly rows: readonly [number, number];
+	};
+}
+
+/** Their sizes, and what is held on them. */
+interface Facing {
 	readonly left: Size;
 	readonly right: Size;
 	readonly taken: Taken;
 }
 
-function pairOf([left, right]: readonly [Sheet, Sheet], fixed: readonly Fixed[]): Pair {
-	const taken: Taken = [obstaclesOn(left, fixed), obstaclesOn(right, fixed)];
-	return { left: left.size, right: right.size, taken };
+function pairOf(
+	sheets: readonly Sheet[],
+	index: number,
+	fixed: readonly Fixed[]
+): Pair | undefined {
+	const facingOf = ([left, right]: readonly [Sheet, Sheet]): Facing => {
+		const taken: Taken = [obstaclesOn(left, fixed), obstaclesOn(right, fixed)];
+		return { left: left.size, right: right.size, taken };
+	};
+	const [left, right] = [sheets[index], sheets[index + 1]];
+	const weeks = facing(sheets.map(forWeeks), index);
+	if (!left || !right || !weeks) return undefined;
+	const all = facing(sheets, index);
+	return {
+		...(all ? { all: facingOf(all) } : {}),
+		weeks: {
+			...facingOf(weeks),
+			inView: [...inView(left, 0), ...inView(right, 1)],
+			rows: [left.size.h, right.size.h]
+		}
+	};
+}
+
+/** What a wish can take of a pair of pages. */
+function overPair(plan: Plan, wish: Wish, { all, weeks }: Pair): SpreadChoice[] {
+	if (!wish.part) return all ? spreadChoices(plan, wish, all.left, all.right, all.taken) : [];
+	const [left, right] = weeks.rows;
+	return spreadChoices(plan, wish, weeks.left, weeks.right, weeks.taken, weeks.inView).map(
+		(choice) => ({ ...choice, left, right })
+	);
 }
 
 /** What members share a page for with at most so much discomfort has no need of two: a page costs as much. */

@@ -1,10 +1,10 @@
-import { formById, type Room } from '../forms';
+import { formById, type Room, type RoomPlace } from '../forms';
 import { contains, type Rect, type Size } from '../paper';
 import { mayHold, wishById } from '../wish';
 import { settingOf } from './choices';
 import { from } from './pinned';
 import type { Block, Piece, Plan, Run } from './plan';
-import { sheetsOf, type Sheet } from './sheets';
+import { inView, sheetsOf, type Sheet } from './sheets';
 
 /** A room that a block of the run leaves for others. */
 export interface OpenRoom {
@@ -21,13 +21,24 @@ export function roomsOf(plan: Plan, host: Block): OpenRoom[] {
 	const setting = settingOf(plan, host.as, form);
 	const same = JSON.stringify(host.room);
 	// A calendar's rooms are what its pages have beside it.
-	const offered = form.wholePage ? host.room : pagesOf(plan, host);
+	const offered = form.wholePage || host.as.part ? host.room : pagesOf(plan, host);
 	const layout =
 		offered && form.layouts(setting, offered).find(({ room }) => JSON.stringify(room) === same);
-	return (layout?.rooms ?? []).flatMap(({ name, on, ...rect }): OpenRoom[] => {
+	const rooms = [...(layout?.rooms ?? []), ...besideWeeks(plan, host)];
+	return rooms.flatMap(({ name, on, ...rect }): OpenRoom[] => {
 		const piece = host.pieces[on];
 		if (!piece || rect.w < 1 || rect.h < 1) return [];
 		return [{ host, name, page: piece.page, rect: from(piece.rect, rect) }];
+	});
+}
+
+/** What stays in view of its pages beside a week. */
+function besideWeeks(plan: Plan, { as, pieces }: Block): RoomPlace[] {
+	if (!as.part) return [];
+	const sheets = sheetsOf(plan);
+	return pieces.flatMap(({ page }, index) => {
+		const sheet = sheets.find((other) => other.page.number === page);
+		return sheet ? inView(sheet, index === 0 ? 0 : 1) : [];
 	});
 }
 

@@ -1,4 +1,4 @@
-import { cutFault, cutKinds, windowShapes, type Cut } from '../cuts';
+import { cutFault, cutKinds, tabShapes, windowShapes, type Cut } from '../cuts';
 import type { Notebook } from '../paper';
 import { flag, list, measure, missing, oneOf, record, whole, words } from './rules';
 
@@ -25,6 +25,8 @@ const cut = record({
 	amount: whole(1, 300),
 	rect: rect.optional(),
 	shape: oneOf(windowShapes),
+	tabShape: oneOf(tabShapes),
+	depth: whole(1, 300),
 	step: whole(1, 100),
 	size: record({ w: whole(1, 100).required(missing), h: whole(1, 100).required(missing) }),
 	points: list(point, 3, 200),

@@ -9,6 +9,8 @@ import { titleMarks, titleRows } from './title-band';
 
 const gap = 1;
 const leastWidth = 8;
+/** A single list may be narrower: in a strip beside something else. */
+const narrowest = 6;
 const leastLines = 3;
 /** Lines narrower than these leave little to write on. */
 const usualWidth = 12;
@@ -58,7 +60,9 @@ export const lists = pageForm({
 	layouts: (setting, there) => {
 		const names = namesOf(setting);
 		const wanted = sideBySide.of(setting);
-		const most = Math.min(names.length, Math.floor((there.w + gap) / (leastWidth + gap)));
+		const alone = there.w >= narrowest ? 1 : 0;
+		const abreast = Math.max(alone, Math.floor((there.w + gap) / (leastWidth + gap)));
+		const most = Math.min(names.length, abreast);
 		const counts = wanted
 			? [Math.min(wanted, names.length)].filter((across) => across <= most)
 			: Array.from({ length: Math.max(0, most) }, (_, index) => most - index);

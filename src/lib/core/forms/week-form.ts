@@ -95,7 +95,9 @@ const rooms = [
 	{ name: 'foot-left', label: 'below the days, on the left page' },
 	{ name: 'foot-right', label: 'below the days, on the right page' },
 	{ name: 'left', label: 'at the outer side, on the left page' },
-	{ name: 'right', label: 'at the outer side, on the right page' }
+	{ name: 'right', label: 'at the outer side, on the right page' },
+	{ name: 'shared-left', label: 'seen all through the set, on the left' },
+	{ name: 'shared-right', label: 'seen all through the set, on the right' }
 ] as const;
 
 /**

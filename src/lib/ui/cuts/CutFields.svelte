@@ -64,6 +64,15 @@
 			most={100}
 			onchange={(h = 1) => onchange({ ...cut, size: { ...tab, h } })}
 		/>
+		<NumberField
+			label="Leaf cut back by"
+			value={cut.depth}
+			placeholder="only below"
+			least={tab.w}
+			most={300}
+			optional
+			onchange={(depth) => onchange({ ...cut, depth })}
+		/>
 	{/if}
 	{#if inSteps}
 		<NumberField
@@ -106,6 +115,18 @@
 		/>
 	{/if}
 </div>
+{#if cut.kind === 'tab' && cut.depth !== undefined}
+	<Choice
+		label="Shape"
+		value={cut.tabShape ?? 'square'}
+		options={[
+			{ value: 'square', label: 'square' },
+			{ value: 'pointed', label: 'pointed' },
+			{ value: 'round', label: 'round' }
+		]}
+		onchange={(tabShape) => onchange({ ...cut, tabShape })}
+	/>
+{/if}
 {#if cut.kind === 'window'}
 	<Choice
 		label="Shape"
@@ -113,7 +134,9 @@
 		options={[
 			{ value: 'rectangle', label: 'rectangle' },
 			{ value: 'hexagon', label: 'six corners' },
-			{ value: 'octagon', label: 'eight corners' }
+			{ value: 'octagon', label: 'eight corners' },
+			{ value: 'circle', label: 'circle' },
+			{ value: 'arch', label: 'arch' }
 		]}
 		onchange={(shape) => onchange({ ...cut, shape })}
 	/>

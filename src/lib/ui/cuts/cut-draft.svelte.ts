@@ -1,6 +1,14 @@
 import { adviceFor, cutFault, frontsOf, type Advice, type Cut, type CutKind } from '$lib/core/cuts';
-import { cutsOf, summaryOf, usableSquares, type Plan, type Summary } from '$lib/core/fit';
-import { pageOf } from '$lib/core/paper';
+import {
+	cutsOf,
+	roomsOf,
+	summaryOf,
+	usableSquares,
+	type OpenRoom,
+	type Plan,
+	type Summary
+} from '$lib/core/fit';
+import { contains, pageOf } from '$lib/core/paper';
 import { blockName } from '../month/block-name';
 import type { MonthDesk } from '../month/month-desk.svelte';
 import { newCut } from './cut-words';
@@ -45,7 +53,17 @@ export class CutDraft {
 		const taken = this.desk.cuts.map(({ id }) => id);
 		let id: string = kind;
 		for (let count = 2; taken.includes(id); count++) id = `${kind}-${count}`;
-		this.set(newCut(id, kind, front, pageOf(this.desk.plan.notebook, front)));
+		const cut = newCut(id, kind, front, pageOf(this.desk.plan.notebook, front));
+		const picture = kind === 'window' ? this.pictureOn(front) : undefined;
+		this.set(picture ? { ...cut, rect: picture.rect } : cut);
+	}
+
+	/** The place of a picture on a page: what a window there is cut out of. */
+	private pictureOn(page: number): OpenRoom | undefined {
+		const { plan, run } = this.desk;
+		return run.blocks
+			.flatMap((block) => roomsOf(plan, block))
+			.find((room) => room.page === page && room.name === 'picture');
 	}
 
 	/** Shows a cut as it would be; what it costs is worked out when the hand rests. */
@@ -61,7 +79,11 @@ export class CutDraft {
 
 	accept(): void {
 		if (!this.cut || this.fault) return;
-		this.desk.setCut(this.cut);
+		const { kind, rect, leaves } = this.cut;
+		const picture = kind === 'window' ? this.pictureOn(leaves.first) : undefined;
+		// A window in a picture keeps its page as it is composed.
+		const held = picture && rect && contains(picture.rect, rect) ? picture.host : undefined;
+		this.desk.setCut(this.cut, held);
 		this.leave();
 	}
 
@@ -107,7 +129,8 @@ export class CutDraft {
 				name: blockName(block),
 				page,
 				rect,
-				drawn: plan.drawn?.pages.includes(page) ?? false
+				drawn: plan.drawn?.pages.includes(page) ?? false,
+				ofSet: block.as.part !== undefined
 			}))
 		);
 		return adviceFor(plan.notebook, cutsOf(plan), blocks);

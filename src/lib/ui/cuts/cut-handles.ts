@@ -78,6 +78,17 @@ export function cutHandles(
 		}
 		case 'tab': {
 			const { w, h } = cut.size ?? usual.tab;
+			const { depth } = cut;
+			if (depth !== undefined)
+				return [
+					{
+						name: 'Edge of the leaf beside the tab',
+						way: 'across',
+						x: columns - depth,
+						y: Math.min(rows, index * stepOf(cut) + h + 2),
+						to: ({ x }) => ({ ...cut, depth: Math.max(w, clamp(columns - x, columns - 1)) })
+					}
+				];
 			return [
 				{
 					name: 'Inner edge of the tabs',

@@ -56,7 +56,15 @@ export function newCut(
 		case 'bottom':
 			return { id, kind, leaves: set(2), amount: Math.floor(rows / 3) };
 		case 'tab':
-			return { id, kind, leaves: set(4), size: usual.tab, step: usual.tab.h, lastUncut: true };
+			return {
+				id,
+				kind,
+				leaves: set(4),
+				size: usual.tab,
+				step: usual.tab.h,
+				depth: Math.min(usual.tabDepth, columns - 1),
+				lastUncut: true
+			};
 		case 'waterfall':
 			return { id, kind, leaves: set(3), step: usual.waterfallStep };
 		case 'corner':

@@ -127,13 +127,15 @@
 					<p class="text-ink-soft">{rangeOf(week)}: the month before shows it already</p>
 				{:else}
 					<Check
-						label="{rangeOf(week)}, {days} {days === 1 ? 'day' : 'days'} in the month"
+						label={days === 7
+							? rangeOf(week)
+							: `${rangeOf(week)}, ${days} ${days === 1 ? 'day' : 'days'} in the month`}
 						checked={on}
 						onchange={(checked) => choose(week, checked)}
 					/>
 					{#if on && forms.length > 1}
 						<Select
-							label="Ruled as"
+							label="{rangeOf(week)} ruled"
 							beside
 							value={weeks.forms?.find((other) => other.week === week)?.form ?? ''}
 							options={[

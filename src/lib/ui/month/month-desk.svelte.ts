@@ -404,13 +404,14 @@ export class MonthDesk {
 		return this.month.cuts ?? [];
 	}
 
-	/** Makes a cut, or changes the one with its id. */
-	setCut(cut: Cut): void {
+	/** Makes a cut, or changes the one with its id; what is `held` stays where it lies around the cut. */
+	setCut(cut: Cut, held?: Block): void {
 		const known = this.cuts.some(({ id }) => id === cut.id);
 		const cuts = known
 			? this.cuts.map((other) => (other.id === cut.id ? cut : other))
 			: [...this.cuts, cut];
-		this.change({ cuts });
+		const wishes = held ? holdAt(this.plan, this.run, held, held.pieces) : this.wishes;
+		this.change({ cuts, wishes });
 	}
 
 	removeCut(id: string): void {

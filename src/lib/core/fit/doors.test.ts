@@ -1,0 +1,114 @@
+import { describe, expect, test } from 'vitest';
+import { a5, planWith } from '../../../../tests/support/arbitraries';
+import { brokenRules } from '../../../../tests/support/judge';
+import type { Cut } from '../cuts';
+import type { Wish } from '../wish';
+import { holdAt, planRun, roomsOf, type Block, type Plan } from '.';
+
+// How weeks are kept on cut leaves is common practice, without a published source.
+
+const set = (more: Partial<Wish> = {}, weeks: Partial<NonNullable<Wish['weeks']>> = {}): Wish => ({
+	id: 'weeks',
+	kind: 'weekly-pages',
+	weeks: { belong: 'touching', short: 'skip', pagesPerWeek: 2, ...weeks },
+	...more
+});
+const planOn = (first: number, last: number, cuts: readonly Cut[], wish: Wish, month = 9): Plan =>
+	planWith([wish], {
+		month: { year: 2027, month },
+		notebook: { ...a5, freePages: [{ first, last }] },
+		cuts
+	});
+const rectsOf = (blocks: readonly Block[], id = 'weeks') =>
+	blocks
+		.filter(({ wish }) => wish === id)
+		.flatMap(({ pieces }) =>
+			pieces.map(({ page, rect: { x, y, w, h } }) => [page, x, y, w, h] as const)
+		);
+
+describe('a strip of 8 off leaves 23 to 29, the pages around them whole', () => {
+	const strip: Cut = { id: 'strip', kind: 'strip', amount: 8, leaves: { first: 23, last: 29 } };
+	const shared: Wish[] = [
+		{
+			id: 'mini',
+			kind: 'month-calendar',
+			form: 'mini-calendar',
+			room: 'shared-left',
+			rules: { 'mini-calendar': { cell: 1 } }
+		},
+		{ id: 'bank', kind: 'tasks', room: 'shared-right' }
+	];
+	const plan = planOn(22, 31, [strip], set({ members: shared }));
+	const run = planRun(plan);
+
+	test('page 22 keeps to what leaf 23 covers, and so does page 31 to the last one', () => {
+		expect(run.unplaced).toEqual([]);
+		expect(brokenRules(plan, run)).toEqual([]);
+		const rects = rectsOf(run.blocks);
+		expect(rects.map(([page]) => page)).toEqual([22, 23, 24, 25, 26, 27, 28, 29, 30, 31]);
+		// Every page is 20 wide: left pages keep off their outer edge, at the left, right ones off theirs.
+		for (const [page, x, , w] of rects)
+			expect([page, x, w]).toEqual([page, page % 2 === 0 ? 8 : 0, 20]);
+	});
+
+	test('what stays in view beside them is a room for what the set shares, drawn once', () => {
+		const [first] = run.blocks.filter(({ wish }) => wish === 'weeks');
+		const rooms = first ? roomsOf(plan, first) : [];
+		expect(rooms.find(({ name }) => name === 'shared-left')).toMatchObject({
+			page: 22,
+			rect: { x: 0, y: 0, w: 8, h: 40 }
+		});
+		expect(rectsOf(run.blocks, 'mini')).toEqual([[22, 0, 0, 7, 6]]);
+		expect(rectsOf(run.blocks, 'bank').map(([page, x]) => [page, x >= 21])).toEqual([[31, true]]);
+	});
+
+	test('without a cut nothing stays in view, and that is said', () => {
+		const whole = planRun(planOn(22, 31, [], set({ members: shared })));
+		expect(whole.unplaced.map(({ wish }) => wish)).toEqual(['mini', 'bank']);
+		expect(whole.unplaced[0]?.reason).toMatch(/cut a strip off its leaves/);
+	});
+
+	test('one week a page keeps to the covered part as well', () => {
+		const single = planOn(22, 31, [strip], set({}, { pagesPerWeek: 1 }));
+		const one = planRun(single);
+		expect(brokenRules(single, one)).toEqual([]);
+		expect(rectsOf(one.blocks)[0]?.slice(0, 4)).toEqual([22, 8, 0, 20]);
+	});
+});
+
+test('the upper 14 rows off leaves 21 to 27: five column weeks take the lower parts of pages 20 to 29', () => {
+	const top: Cut = { id: 'top', kind: 'top', amount: 14, leaves: { first: 21, last: 27 } };
+	const wish = set({
+		form: 'week-columns',
+		members: [{ id: 'tasks', kind: 'tasks', room: 'shared-left' }]
+	});
+	const plan = planOn(20, 30, [top], wish);
+	const run = planRun(plan);
+	expect(run.unplaced).toEqual([]);
+	expect(brokenRules(plan, run)).toEqual([]);
+	const rects = rectsOf(run.blocks);
+	expect(rects.map(([page]) => page)).toEqual([20, 21, 22, 23, 24, 25, 26, 27, 28, 29]);
+	for (const [page, , y, , h] of rects) expect([page, y, h]).toEqual([page, 14, 26]);
+	// What is shared stands above the first week, in view until the last.
+	const [[page, , y, , h] = [0, 0, 0, 0, 0]] = rectsOf(run.blocks, 'tasks');
+	expect([page, y >= 0 && y + h < 14]).toEqual([20, true]);
+});
+
+test('a window in the picture of a cover that stays where it is leaves the page as it is composed', () => {
+	const book = { ...a5, freePages: [{ first: 13, last: 16 }] };
+	const cover: Wish = { id: 'cover', kind: 'cover' };
+	const before = planWith([cover], { notebook: book, month: { year: 2027, month: 5 } });
+	const [block] = planRun(before).blocks;
+	const picture = block && roomsOf(before, block).find(({ name }) => name === 'picture');
+	if (!block || !picture) throw new Error('no picture');
+	const { x, y, w, h } = picture.rect;
+	const rect = { x: x + 1, y: y + 1, w: w - 2, h: h - 2 };
+	const hole: Cut = { id: 'w', kind: 'window', rect, leaves: { first: 13, last: 13 } };
+	const wishes = holdAt(before, planRun(before), block, block.pieces);
+	const after = planRun({ ...before, wishes, cuts: [hole] });
+	expect(after.unplaced).toEqual([]);
+	expect(after.blocks[0]?.pieces).toEqual(block.pieces);
+	// A hole through its letters is none in its picture.
+	const through: Cut = { ...hole, rect: { x: 4, y: 1, w: 20, h: 20 } };
+	expect(planRun({ ...before, wishes, cuts: [through] }).unplaced).toHaveLength(1);
+});
