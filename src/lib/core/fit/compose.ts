@@ -11,7 +11,7 @@ import { allWishes } from '../wish';
 import { overFold } from './pinned';
 import { obstaclesOn, type PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
-import { forWeeks, onPageOf, sheetsOf, usableSquares } from './sheets';
+import { forWeeks, onPageOf, sharedRooms, sheetsOf, usableSquares } from './sheets';
 import { isShared } from './hosting';
 import type { Place, Solution } from './solve';
 
@@ -204,16 +204,17 @@ function onPage(
 	});
 }
 
-/** Members of a set that should be seen all through it, where nothing of a page is. */
-function unseen({ wishes }: Plan, told: readonly { readonly wish: string }[]): Unplaced[] {
-	const members = wishes.flatMap(({ weeks, members = [] }) => (weeks ? members : []));
-	return members
-		.filter(({ id, room }) => isShared(room) && told.every(({ wish }) => wish !== id))
-		.map(({ id }) => ({
-			wish: id,
-			reason:
-				'nothing of a page stays in view all through the set there: cut a strip off its leaves, or a part at the top or the foot'
-		}));
+/** Members of a set that should be seen all through it, where nothing of its pages is. */
+function unseen(plan: Plan, told: readonly { readonly wish: string }[]): Unplaced[] {
+	const members = plan.wishes.flatMap(({ weeks, members = [] }) => (weeks ? members : []));
+	return members.flatMap(({ id, room }): Unplaced[] => {
+		if (!isShared(room) || told.some(({ wish }) => wish === id)) return [];
+		const view = sheetsOf(plan).find(({ page, under }) => under && sharedRooms[page.side] === room);
+		const reason = view
+			? `no week of the set stands on page ${view.page.number}, which stays in view there`
+			: 'nothing of a page stays in view all through the set there: cut a strip off its leaves, or a part at the top or the foot';
+		return [{ wish: id, reason }];
+	});
 }
 
 /** The rows that a spread takes of a page, its members included. */

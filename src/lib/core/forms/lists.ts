@@ -15,8 +15,8 @@ const leastLines = 3;
 /** Lines narrower than these leave little to write on. */
 const usualWidth = 12;
 const sign = 2;
-/** Lines further apart than these are no list any more. */
-const highestLine = 3;
+/** One thing of a list has so many lines at most: its own and those for how and when. */
+const mostLines = 8;
 
 const marks = choiceRule({
 	name: 'marks',
@@ -69,16 +69,15 @@ export const lists = pageForm({
 		// More abreast is liked better, so in one room only the widest way is drawn.
 		const [across] = counts;
 		if (across === undefined) return [];
-		const high = lineHeight.of(setting) ?? setting.hand.lineHeight;
 		const ways = [there.h, Math.ceil(there.h / 2)].flatMap((h, index) =>
-			layoutIn(setting, { w: there.w, h }, across, high, 10 * index)
+			layoutIn(setting, { w: there.w, h }, across, 1, 10 * index)
 		);
-		// So many lines as are wanted, a square or two higher where there is room.
-		const higher =
-			lines.of(setting) === undefined || lineHeight.of(setting) !== undefined
+		// As many things as are wanted, each with further lines below it where there is room.
+		const further =
+			lines.of(setting) === undefined
 				? []
-				: [high + 1, high + 2].filter((one) => one <= highestLine);
-		const generous = higher.flatMap((one) => layoutIn(setting, there, across, one, 0));
+				: Array.from({ length: mostLines - 1 }, (_, index) => mostLines - index);
+		const generous = further.flatMap((each) => layoutIn(setting, there, across, each, 0));
 		return [...ways, ...generous.map((layout) => ({ ...layout, generous: true }))];
 	}
 });
@@ -87,20 +86,21 @@ function layoutIn(
 	setting: Setting,
 	there: Size,
 	across: number,
-	high: number,
+	linesEach: number,
 	more: number
 ): PageLayout[] {
 	const names = namesOf(setting);
 	const top = titleRows(setting);
+	const high = lineHeight.of(setting) ?? setting.hand.lineHeight;
 	const head = names.some(Boolean) ? 1 : 0;
 	const down = Math.ceil(names.length / across);
 	const fixed = lines.of(setting);
 	const each = Math.floor((there.h - top - (down - 1) * gap) / down);
-	const free = Math.floor((each - head) / high);
+	const free = Math.floor((each - head) / (high * linesEach));
 	const rows = fixed ?? free;
 	if (rows > free || rows < Math.min(leastLines, fixed ?? leastLines)) return [];
 	const w = Math.floor((there.w - (across - 1) * gap) / across);
-	const one = head + rows * high;
+	const one = head + rows * linesEach * high;
 	const used = top + down * one + (down - 1) * gap;
 	const size = { w: there.w, h: fixed === undefined ? there.h : used };
 	return [
@@ -120,7 +120,7 @@ function layoutIn(
 			},
 			why: [
 				`${across} × ${w}${across > 1 ? ` + ${across - 1} × ${gap}` : ''} across`,
-				`${titleSum(top)}${head > 0 ? 'name 1 + ' : ''}${rows} lines${high > 1 ? ` × ${high}` : ''} = ${used} of ${there.h} down`
+				`${titleSum(top)}${head > 0 ? 'name 1 + ' : ''}${rows} lines${linesEach > 1 ? ` of ${linesEach}` : ''}${high > 1 ? ` × ${high}` : ''} = ${used} of ${there.h} down`
 			],
 			marks: () => [
 				...titleMarks(setting, size.w, false),
@@ -130,7 +130,7 @@ function layoutIn(
 						y: top + Math.floor(index / across) * (one + gap)
 					};
 					const written = index === 0 ? (setting.content.items ?? []) : [];
-					return listMarks(setting, name, { ...at, w, head, rows, high }, written);
+					return listMarks(setting, name, { ...at, w, head, rows, high, linesEach }, written);
 				})
 			]
 		}
@@ -144,12 +144,13 @@ interface ListPlace {
 	readonly head: number;
 	readonly rows: number;
 	readonly high: number;
+	readonly linesEach: number;
 }
 
 function listMarks(
 	setting: Setting,
 	name: string,
-	{ x, y, w, head, rows, high }: ListPlace,
+	{ x, y, w, head, rows, high, linesEach }: ListPlace,
 	written: readonly { readonly name: string }[]
 ): Mark[] {
 	const before = marks.of(setting);
@@ -158,7 +159,11 @@ function listMarks(
 	return [
 		...(head > 0 && name ? [text(name, { x, y, w, h: 1 }, 'hand', 'start')] : []),
 		...Array.from({ length: rows }, (_, row) => row).flatMap((row): Mark[] => {
-			const foot = y + head + (row + 1) * high;
+			const foot = y + head + (row * linesEach + 1) * high;
+			const further = Array.from({ length: linesEach - 1 }, (_, index) => {
+				const below = foot + (index + 1) * high;
+				return line(x + start, below, x + w, below);
+			});
 			const words = written[row]?.name ?? '';
 			return [
 				...(tinted && row % 2 === 1
@@ -176,7 +181,8 @@ function listMarks(
 							line(x + start, foot, x + w - dateRoom - 1, foot),
 							line(x + w - dateRoom, foot, x + w, foot)
 						]
-					: [line(x + start, foot, x + w, foot)])
+					: [line(x + start, foot, x + w, foot)]),
+				...further
 			];
 		})
 	];
