@@ -69,7 +69,12 @@ test('a month with a window cover, a waterfall and a weekly set with tabs, from 
 	await begin(/^Window/);
 	await page.getByRole('radio', { name: 'eight corners' }).click();
 	await make();
-	await made('Window of 9 × 34, leaf 63/64').waitFor();
+	// It is cut out of the cover's picture, which stays as it is composed around it.
+	await made('Window of 24 × 13, leaf 63/64').waitFor();
+	await page
+		.getByRole('button', { name: /^Cover/ })
+		.first()
+		.waitFor();
 
 	await page.goto(`${month}/pages/64`, { waitUntil: 'networkidle' });
 	await begin(/^Waterfall/);

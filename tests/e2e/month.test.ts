@@ -246,6 +246,18 @@ describe('the page desk and the guide', () => {
 		for (let step = 2; step < of; step++) await page.keyboard.press(' ');
 		await page.getByText(`Step ${of} of ${of}, ${of} done`).waitFor();
 		await page.getByText(/^Nothing goes over the edge/).waitFor();
+		await page.getByText('Page 62 is finished.').waitFor();
+		await page.getByRole('button', { name: 'Mark it as drawn in the book' }).click();
+		await page.getByText('It is marked as drawn and stays as it is.').waitFor();
+		await page.getByRole('link', { name: 'Go on with page 63' }).click();
+		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
+		await page.getByRole('link', { name: 'Month', exact: true }).click();
+		await page.getByRole('button', { name: 'Undo', exact: true }).click();
+		await saved(page);
+		await page.getByRole('link', { name: 'Guide' }).click();
+		await page.getByRole('heading', { name: 'Page 62, dot by dot' }).waitFor();
+		await page.getByRole('button', { name: 'Mark it as drawn in the book' }).waitFor();
+		await page.getByRole('button', { name: 'Follow step by step' }).click();
 		await page.getByRole('button', { name: 'Begin this page anew' }).click();
 		await page.getByText(/0 done$/).waitFor();
 		await page.getByRole('button', { name: 'Show all steps' }).click();

@@ -71,11 +71,11 @@ describe('three ways to fit the month', () => {
 		await undo();
 		await saved(page);
 		await page.getByText('Single weeks: 4 of 4 are planned').click();
-		await choose(page, /^May 10 – 16 ruled/, 2);
+		await choose(page, /^10.{1,3}16 May ruled/, 2);
 		await saved(page);
 		await undo();
 		await saved(page);
-		await page.getByRole('checkbox', { name: 'May 10 – 16' }).uncheck();
+		await page.getByRole('checkbox', { name: /^10.{1,3}16 May/ }).uncheck();
 		await page.getByText('Single weeks: 3 of 4 are planned').waitFor();
 		// Three weeks over two pages each.
 		await page.getByText('3 blocks on 6 pages').waitFor();

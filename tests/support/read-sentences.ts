@@ -23,18 +23,19 @@ export function readSentence(sentence: string, page: Size): object {
 	if (!end) throw new Error(sentence);
 	const to = placeOf(end[1] ?? '', page, from.at);
 	const what = rest.slice(end[0].length);
-	if (!what.startsWith('Rule')) return { kind: 'tint', begin: from, end: to };
 	const again =
-		/^Rule the line, and (one|\d+) more like it, (?:each )?(\d+) (?:squares?|dots?) further (right|down)\.$/.exec(
+		/, and (one|\d+) more like it, (?:each )?(\d+) (?:squares?|dots?) further (right|down)\.$/.exec(
 			what
 		);
-	if (!again && what !== 'Rule the line.') throw new Error(what);
+	const kind = what.startsWith('Rule the line') ? 'rule' : 'tint';
+	const plain = kind === 'rule' ? 'Rule the line.' : ' between them.';
+	if (!again && !what.endsWith(plain)) throw new Error(what);
 	const repeat = again && {
 		times: again[1] === 'one' ? 1 : Number(again[1]),
 		every: Number(again[2]),
 		direction: again[3]
 	};
-	return { kind: 'rule', begin: from, end: to, ...(repeat ? { repeat } : {}) };
+	return { kind, begin: from, end: to, ...(repeat ? { repeat } : {}) };
 }
 
 interface Point {

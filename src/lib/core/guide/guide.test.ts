@@ -9,7 +9,7 @@ import { begin, idGiver, kinds } from '../catalogue';
 import { line, mergeLines } from '../draw';
 import { pageMarks, planRun, type Plan } from '../fit';
 import { pageOf } from '../paper';
-import { countingGuide, countsIn, sentenceOf, tickStrips } from '.';
+import { countingGuide, countsIn, passesOf, sentenceOf, tickStrips } from '.';
 
 /** Pages of a plan's run: size, marks and guide. */
 function guidesOf(plan: Plan) {
@@ -79,12 +79,54 @@ describe('the counting guide', () => {
 		]);
 	});
 
+	test('tints first, in as few areas as there are, and all that is tinted', () => {
+		fc.assert(
+			fc.property(anyPlan, (plan) => {
+				for (const { marks, steps } of guidesOf(plan)) {
+					const squares = new Set<string>();
+					const add = (tone: string, x: number, y: number, w: number, h: number) => {
+						for (let row = y; row < y + h; row++)
+							for (let column = x; column < x + w; column++)
+								squares.add(`${tone} ${column} ${row}`);
+					};
+					let areas = 0;
+					for (const mark of marks)
+						if (mark.kind === 'tint') {
+							add(mark.tone, mark.x, mark.y, mark.w, mark.h);
+							areas++;
+						}
+					const wanted = [...squares].sort();
+					squares.clear();
+					let told = 0;
+					for (const step of steps) {
+						if (step.kind !== 'tint') continue;
+						const { begin, end, tone, repeat } = step;
+						const [w, h] = [end.at.x - begin.at.x, end.at.y - begin.at.y];
+						for (let time = 0; time <= (repeat?.times ?? 0); time++)
+							add(tone, begin.at.x, begin.at.y + time * (repeat?.every ?? 0), w, h);
+						told++;
+					}
+					expect([...squares].sort()).toEqual(wanted);
+					expect(told).toBeLessThanOrEqual(areas);
+				}
+			}),
+			{ numRuns: often(100) }
+		);
+		// May 2027 from Monday has Saturdays and Sundays next to each other, down to the 30th.
+		const plan = planWith([{ id: 'c', kind: 'month-calendar', form: 'month-grid', span: 'page' }]);
+		const steps = guidesOf(plan).flatMap(({ steps }) => steps);
+		expect(steps.filter(({ kind }) => kind === 'tint')).toHaveLength(1);
+		const passes = passesOf(steps);
+		expect(passes.map(({ pass }) => pass.id)).toEqual(['tint', 'rule', 'write']);
+		expect(passes.flatMap((pass) => pass.steps)).toEqual([...steps.keys()]);
+	});
+
 	test('writes last, and names every date of the month', () => {
 		const plan = planWith([{ id: 'c', kind: 'month-calendar', form: 'month-grid', span: 'page' }]);
 		const steps = guidesOf(plan).flatMap(({ steps }) => steps);
 		const order = steps.map((step) => step.kind);
-		expect(order.lastIndexOf('rule')).toBeLessThan(order.indexOf('tint'));
-		expect(order.lastIndexOf('tint')).toBeLessThan(order.indexOf('write'));
+		expect(order.lastIndexOf('tint')).toBeLessThan(order.indexOf('rule'));
+		expect(order.lastIndexOf('rule')).toBeLessThan(order.indexOf('write'));
 		const written = steps.flatMap((step) =>
 			step.kind === 'write' ? step.texts.map(({ text }) => text) : []
 		);

@@ -1,13 +1,14 @@
 import type { LineMark, Mark, TextMark } from '../draw';
 import type { Dot, Size } from '../paper';
+import { areasOf } from './areas';
 import { cornersOf, countsOf, furthest, KnownDots, type Place } from './place';
 import { seriesOf, type Series } from './series';
 import type { RuleStep, Step, WriteStep } from './steps';
 import { strokesFrom } from './strokes-from';
 
 /**
- * Counting guide of one page, enough to draw every line. Strokes come first, the longest before the
- * shorter, then tints, then texts. Each dot is counted from the nearest one that is known by then: a
+ * Counting guide of one page, enough to draw every line, in the order of `passes`: tints, then strokes, the longest before
+ * the shorter, then drawn letters, then what is written. Each dot is counted from the nearest one that is known by then: a
  * corner, an end of what is ruled, or a helper tick; no count is larger than ten. `corners` are those that
  * the page has: other ones than usual where its leaf is cut.
  */
@@ -30,6 +31,12 @@ export function countingGuide(
 		if (!ticked) throw new RangeError(`no way to dot (${at.x}, ${at.y})`);
 		return ticked;
 	};
+	for (const { first, repeat } of areasOf(tints)) {
+		const { x, y, w, h, tone } = first;
+		const begin = placeOf({ x, y });
+		const end = placeOf({ x: x + w, y: y + h }, begin.at);
+		steps.push({ kind: 'tint', tone, begin, end, ...(repeat ? { repeat } : {}) });
+	}
 	let open: readonly Series[] = seriesOf(lines);
 	for (let next = nextOf(open, known); next; next = nextOf(open, known)) {
 		const { found, begin, end } = next;
@@ -43,17 +50,14 @@ export function countingGuide(
 			known.add(stroke.end);
 		}
 	}
-	for (const { x, y, w, h, tone } of tints) {
-		const begin = placeOf({ x, y });
-		const end = placeOf({ x: x + w, y: y + h }, begin.at);
-		steps.push({ kind: 'tint', tone, begin, end });
-	}
-	for (const row of rowsOf(texts)) {
+	const drawn = texts.filter(({ style }) => style === 'lettering');
+	const written = texts.filter(({ style }) => style !== 'lettering');
+	for (const row of [...rowsOf(drawn), ...rowsOf(written)]) {
 		const [first] = row;
 		if (!first) continue;
 		const begin = placeOf(dotOf(first));
-		const written = row.map((mark) => ({ text: mark.text, at: dotOf(mark) }));
-		steps.push({ kind: 'write', style: first.style, begin, texts: written } satisfies WriteStep);
+		const words = row.map((mark) => ({ text: mark.text, at: dotOf(mark) }));
+		steps.push({ kind: 'write', style: first.style, begin, texts: words } satisfies WriteStep);
 	}
 	return steps;
 }
@@ -66,7 +70,6 @@ export function countsIn(step: Step): number {
 		case 'write':
 			return countsOf(step.begin);
 		case 'tint':
-			return countsOf(step.begin) + countsOf(step.end);
 		case 'rule': {
 			const { times = 0, every = 0 } = step.repeat ?? {};
 			return countsOf(step.begin) + countsOf(step.end) + 2 * times * every;

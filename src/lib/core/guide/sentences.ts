@@ -1,7 +1,7 @@
 import type { Tone } from '../draw';
 import type { Dot, Size } from '../paper';
 import { tickedBy, type Place, type TickStep } from './place';
-import type { RuleStep, Step, WriteStep } from './steps';
+import type { RuleStep, Step, TintStep, WriteStep } from './steps';
 
 /** What a person counts: the squares or the dots. */
 export type CountedIn = 'squares' | 'dots';
@@ -28,7 +28,7 @@ export function sentenceOf(step: Step, page: Size, unit: CountedIn = 'squares'):
 		case 'rule':
 			return `${ends(step, page)} ${ruleSentence(step, unit)}`;
 		case 'tint':
-			return `${ends(step, page)} ${tintWords[step.tone]} between them.`;
+			return `${ends(step, page)} ${tintWords[step.tone]} between them${moreLike(step, unit)}.`;
 		case 'write':
 			return `Begin at ${placeWords(step.begin, page)}. ${writeSentence(step)}`;
 	}
@@ -71,13 +71,18 @@ function tickSentence(step: TickStep, page: Size): string {
 		: `Tick every tenth dot ${way} ${from}, ${times} in all: the last is ${dot(last)}.`;
 }
 
-function ruleSentence({ repeat }: RuleStep, unit: CountedIn): string {
-	if (!repeat) return 'Rule the line.';
+function ruleSentence(step: RuleStep, unit: CountedIn): string {
+	return `Rule the line${moreLike(step, unit)}.`;
+}
+
+/** How many more like it there are, and how far apart. */
+function moreLike({ repeat }: RuleStep | TintStep, unit: CountedIn): string {
+	if (!repeat) return '';
 	const { times, every, direction } = repeat;
 	const counted = `${every} ${every === 1 ? unit.slice(0, -1) : unit} further ${direction}`;
 	return times === 1
-		? `Rule the line, and one more like it, ${counted}.`
-		: `Rule the line, and ${times} more like it, each ${counted}.`;
+		? `, and one more like it, ${counted}`
+		: `, and ${times} more like it, each ${counted}`;
 }
 
 function writeSentence({ style, texts }: WriteStep): string {

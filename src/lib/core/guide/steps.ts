@@ -17,12 +17,13 @@ export interface RuleStep {
 	readonly repeat?: Repeat;
 }
 
-/** An area to tint, from corner to corner, before anything is written on it. */
+/** An area to tint, from corner to corner, before anything is ruled or written on it, and others like it. */
 export interface TintStep {
 	readonly kind: 'tint';
 	readonly tone: Tone;
 	readonly begin: Place;
 	readonly end: Place;
+	readonly repeat?: Repeat;
 }
 
 /** Something to write, after all ruling: each text right below its dot. */

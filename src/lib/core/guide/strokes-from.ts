@@ -1,8 +1,12 @@
 import type { Dot } from '../paper';
-import type { RuleStep } from './steps';
+import type { RuleStep, TintStep } from './steps';
 
-/** The strokes of a step, each from where it begins to where it ends, in the order of ruling. */
-export function strokesFrom({ begin, end, repeat }: RuleStep): { begin: Dot; end: Dot }[] {
+/** The strokes or areas of a step, each from where it begins to where it ends, in order. */
+export function strokesFrom({
+	begin,
+	end,
+	repeat
+}: RuleStep | TintStep): { begin: Dot; end: Dot }[] {
 	return Array.from({ length: 1 + (repeat?.times ?? 0) }, (_, index) => {
 		const by = index * (repeat?.every ?? 0);
 		const shift = repeat?.direction === 'right' ? { x: by, y: 0 } : { x: 0, y: by };

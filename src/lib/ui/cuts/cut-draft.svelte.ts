@@ -8,7 +8,7 @@ import {
 	type Plan,
 	type Summary
 } from '$lib/core/fit';
-import { contains, pageOf } from '$lib/core/paper';
+import { contains, pageOf, type Rect } from '$lib/core/paper';
 import { blockName } from '../month/block-name';
 import type { MonthDesk } from '../month/month-desk.svelte';
 import { newCut } from './cut-words';
@@ -24,6 +24,14 @@ export interface PageCost {
 
 /** A hand that has not moved for so long rests. */
 const restMs = 120;
+
+/** So much of a picture stays around its window: narrower paper tears at the edge of the page (common practice). */
+const frameAround = 2;
+
+function insideOf({ x, y, w, h }: Rect): Rect {
+	const by = Math.min(frameAround, Math.floor((Math.min(w, h) - 1) / 2));
+	return { x: x + by, y: y + by, w: w - 2 * by, h: h - 2 * by };
+}
 
 /** A cut that is being made or changed: shown and reckoned before it is accepted. */
 export class CutDraft {
@@ -55,7 +63,7 @@ export class CutDraft {
 		for (let count = 2; taken.includes(id); count++) id = `${kind}-${count}`;
 		const cut = newCut(id, kind, front, pageOf(this.desk.plan.notebook, front));
 		const picture = kind === 'window' ? this.pictureOn(front) : undefined;
-		this.set(picture ? { ...cut, rect: picture.rect } : cut);
+		this.set(picture ? { ...cut, rect: insideOf(picture.rect) } : cut);
 	}
 
 	/** The place of a picture on a page: what a window there is cut out of. */

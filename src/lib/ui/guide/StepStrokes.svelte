@@ -26,14 +26,16 @@
 	<circle cx={x} cy={y} r="0.4" class="fill-calm" />
 {/each}
 {#if step.kind === 'tint'}
-	<rect
-		x={step.begin.at.x}
-		y={step.begin.at.y}
-		width={step.end.at.x - step.begin.at.x}
-		height={step.end.at.y - step.begin.at.y}
-		class="fill-none stroke-calm"
-		stroke-width="0.3"
-	/>
+	{#each strokesFrom(step) as { begin, end } (`${begin.x} ${begin.y}`)}
+		<rect
+			x={begin.x}
+			y={begin.y}
+			width={end.x - begin.x}
+			height={end.y - begin.y}
+			class="fill-none stroke-calm"
+			stroke-width="0.3"
+		/>
+	{/each}
 {:else if step.kind === 'write'}
 	{#each step.texts as { at }, index (index)}
 		<circle cx={at.x} cy={at.y} r="0.35" class="fill-calm" />

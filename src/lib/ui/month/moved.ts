@@ -31,13 +31,20 @@ export function othersMoved({ wish, run }: HandMove, after: Run): Block[] {
 	return ownBlocks(after).filter((block) => block.wish !== wish && moved.has(movingKey(block)));
 }
 
-/** Wishes with all but the moved one held where they lay before; weekly pages move only as a whole. */
+/**
+ * Wishes with all but the moved one held where they lay before; weekly pages move only as a whole. What lies on the page
+ * that the moved one goes to stays on it, but makes room.
+ */
 export function onlyThis({ wish, plan, run }: HandMove, wishes: readonly Wish[]): Wish[] {
 	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => wish.id));
 	const held = lockPages(plan, run, -Infinity, Infinity);
-	return wishes.map((own) =>
-		own.id === wish || drawn.has(own.id) ? own : (held.find(({ id }) => id === own.id) ?? own)
-	);
+	const goal = wishes.find(({ id }) => id === wish)?.pin?.page;
+	return wishes.map((own) => {
+		if (own.id === wish || drawn.has(own.id)) return own;
+		const kept = held.find(({ id }) => id === own.id);
+		if (!kept?.pin) return own;
+		return kept.pin.page === goal ? { ...own, pin: { page: goal } } : kept;
+	});
 }
 
 /** Where these blocks are on the screen: their outlines carry `data-block`. */

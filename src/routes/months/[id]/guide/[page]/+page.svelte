@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, tick, untrack } from 'svelte';
-	import { pageGuide, sentenceOf } from '$lib/core/guide';
+	import { pageGuide, passesOf, sentenceOf } from '$lib/core/guide';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
 	import StripLinks from '$lib/ui/guide/StripLinks.svelte';
@@ -22,6 +22,7 @@
 	const open = $derived(openSpread(desk.run, page.params.page));
 	const guide = $derived(open && pageGuide(desk.plan, desk.run, open.page));
 	const steps = $derived(guide?.steps ?? []);
+	const passes = $derived(passesOf(steps));
 	const sentences = $derived(
 		guide ? guide.steps.map((step) => unbroken(sentenceOf(step, guide.size, countedIn.unit))) : []
 	);
@@ -43,6 +44,11 @@
 		return untrack(() => Math.min(ticks.next(steps.length) ?? last, last));
 	});
 	let following = $state(false);
+	/** The pass that the step belongs to. */
+	const here = $derived(passes.find((pass) => pass.steps.includes(at)));
+	const finished = $derived(steps.length > 0 && done.count >= steps.length);
+	const drawn = $derived(desk.month.drawn?.pages.includes(open?.page ?? 0) ?? false);
+	const nextPage = $derived(pages[pages.indexOf(open?.page ?? 0) + 1]);
 	let list = $state<HTMLElement>();
 
 	const address = (number: number) => `/months/${desk.id}/guide/${number}`;
@@ -54,7 +60,7 @@
 
 	function show(index: number) {
 		at = Math.min(steps.length - 1, Math.max(0, index));
-		list?.children[at]?.scrollIntoView({ block: 'nearest' });
+		list?.querySelector(`[data-step-at="${at}"]`)?.scrollIntoView({ block: 'nearest' });
 	}
 
 	/** Follows, or shows all; the button that ticks takes the keyboard. */
@@ -158,12 +164,16 @@
 			{#if steps.length === 0}
 				<p class="text-ink-soft">Nothing is drawn on this page.</p>
 			{:else if following}
-				<p class="pt-3 text-ink-soft" role="status">
+				<h2 class="pt-3 text-lg">{here?.pass.name}</h2>
+				<p class="text-ink-soft" role="status">
 					Step {at + 1} of {steps.length}, {done.count} done
 				</p>
 				<p class="py-3 font-serif text-3xl leading-snug" aria-current="step" aria-live="polite">
 					{sentences[at]}
 				</p>
+				{#if here && here.steps.at(-1) === at}
+					<p class="border-l-4 border-hairline py-1 pl-3 text-ink-soft italic">{here.pass.then}</p>
+				{/if}
 				<div class="flex flex-wrap gap-3 py-3">
 					<button
 						class="button min-h-14 px-6 text-xl"
@@ -190,32 +200,55 @@
 						onchange={(unit) => (countedIn.unit = unit)}
 					/>
 				</div>
-				<ol bind:this={list} class="flex flex-col">
-					{#each sentences as sentence, index (index)}
-						<li class="flex {index === at ? 'bg-chosen' : ''}">
-							<input
-								type="checkbox"
-								class="mx-2 mt-2.5 size-5 shrink-0 accent-calm"
-								aria-label="Step {index + 1} is done"
-								checked={done.has(index)}
-								onchange={(event) => done.set(index, event.currentTarget.checked)}
-							/>
-							<button
-								data-step
-								class="flex w-full gap-3 border-l-4 px-2 py-1.5 text-left {index === at
-									? 'border-calm'
-									: 'border-transparent hover:bg-sheet'}"
-								aria-current={index === at ? 'step' : undefined}
-								onclick={() => show(index)}
-							>
-								<span class="w-6 shrink-0 text-right font-serif text-lg text-rubric"
-									>{index + 1}</span
-								>
-								<span class={done.has(index) ? 'text-ink-soft' : ''}>{sentence}</span>
-							</button>
-						</li>
+				<div bind:this={list}>
+					{#each passes as { pass, steps: own } (pass.id)}
+						<h2 class="pt-3 text-lg">{pass.name}</h2>
+						<ol class="flex flex-col">
+							{#each own as index (index)}
+								<li class="flex {index === at ? 'bg-chosen' : ''}" data-step-at={index}>
+									<input
+										type="checkbox"
+										class="mx-2 mt-2.5 size-5 shrink-0 accent-calm"
+										aria-label="Step {index + 1} is done"
+										checked={done.has(index)}
+										onchange={(event) => done.set(index, event.currentTarget.checked)}
+									/>
+									<button
+										data-step
+										class="flex w-full gap-3 border-l-4 px-2 py-1.5 text-left {index === at
+											? 'border-calm'
+											: 'border-transparent hover:bg-sheet'}"
+										aria-current={index === at ? 'step' : undefined}
+										onclick={() => show(index)}
+									>
+										<span class="w-6 shrink-0 text-right font-serif text-lg text-rubric"
+											>{index + 1}</span
+										>
+										<span class={done.has(index) ? 'text-ink-soft' : ''}>{sentences[index]}</span>
+									</button>
+								</li>
+							{/each}
+						</ol>
+						<p class="border-l-4 border-hairline py-1 pl-3 text-ink-soft italic">{pass.then}</p>
 					{/each}
-				</ol>
+				</div>
+			{/if}
+			{#if finished}
+				<div class="my-3 border-l-4 border-calm bg-chosen px-3 py-3" role="status">
+					<p class="font-serif text-xl">Page {open.page} is finished.</p>
+					<div class="flex flex-wrap gap-3 pt-2">
+						{#if drawn}
+							<p class="self-center text-ink-soft">It is marked as drawn and stays as it is.</p>
+						{:else}
+							<button class="button" onclick={() => open && desk.setDrawn(open.page, true)}
+								>Mark it as drawn in the book</button
+							>
+						{/if}
+						{#if nextPage !== undefined}
+							<a class="button" href={address(nextPage)}>Go on with page {nextPage}</a>
+						{/if}
+					</div>
+				</div>
 			{/if}
 			{#if guide.checks.length > 0}
 				<h2 class="pt-5 pb-1 text-xl">Look it over</h2>
