@@ -62,6 +62,7 @@ await picture('page-desk', `${month}/pages/66`, {
 		for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowDown');
 	}
 });
+await picture('weeks', `${month}/pages/76`);
 await picture('cuts', `${month}/pages/72`, {
 	act: async (page) => {
 		await page.getByRole('button', { name: /^Add a cut/ }).click();
@@ -70,7 +71,7 @@ await picture('cuts', `${month}/pages/72`, {
 	}
 });
 await picture('sheets', `${month}/sheets`);
-await picture('guide', `${month}/guide/64`, { act: (page) => page.keyboard.press('ArrowDown') });
+await picture('guide', `${month}/guide/65`, { act: (page) => page.keyboard.press('ArrowDown') });
 await picture('follow', `${month}/guide/64`, {
 	act: async (page) => {
 		await page.getByRole('button', { name: 'Follow step by step' }).click();

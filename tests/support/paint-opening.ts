@@ -10,6 +10,8 @@ interface Point {
 	readonly y: number;
 }
 
+const tiny = 1e-6;
+
 /**
  * Paints the leaves of one side of an open book from the last to the first, pixel by pixel; a leaf's cuts
  * are given on its front, and on the left one looks at its back. Shares no code with the openings.
@@ -24,8 +26,13 @@ export function paintOpening(
 	for (let y = 0.613; y < paper.height; y += 3.377)
 		for (let x = 0.417; x < paper.width; x += 3.193) {
 			let page: number | undefined;
+			const at = side === 'right' ? x : paper.width - x;
+			// On a slanting edge itself a pixel is as much in as out.
+			const onEdge = leaves.some(({ cuts }) =>
+				cuts.some((outline) => winds(outline, at - tiny, y) !== winds(outline, at + tiny, y))
+			);
+			if (onEdge) continue;
 			for (const leaf of [...leaves].reverse()) {
-				const at = side === 'right' ? x : paper.width - x;
 				if (!leaf.cuts.some((outline) => winds(outline, at, y))) page = leaf.page;
 			}
 			pixels.push({ x, y, page });

@@ -139,6 +139,12 @@ export function rectsHeld(fixed: readonly Fixed[], page: number): Rect[] {
 	);
 }
 
+/** What is taken of a sheet, counted from its origin: cut away, or held by a person. */
+export function obstaclesOn(sheet: Sheet, fixed: readonly Fixed[]): Rect[] {
+	const held = rectsHeld(fixed, sheet.page.number);
+	return [...sheet.lost, ...held.flatMap((rect) => within(rect, sheet.origin, sheet.size))];
+}
+
 /** A rectangle that is counted from another one's first dot. */
 export function from({ x, y }: Dot, rect: Rect): Rect {
 	return { ...rect, x: rect.x + x, y: rect.y + y };

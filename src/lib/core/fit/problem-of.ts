@@ -1,25 +1,18 @@
 import { purposes } from '../catalogue';
 import type { Wish } from '../wish';
-import type { RoomPlace } from '../forms';
 import type { Rect, Size } from '../paper';
 import { companyFor, pricesFor } from './aims';
 import { kindOf } from './choices';
-import {
-	pageChoices,
-	spreadChoices,
-	type PageChoice,
-	type PageSort,
-	type SpreadChoice
-} from './options';
+import { pageChoices, type PageChoice, type PageSort, type SpreadChoice } from './options';
 import { partsOf, type Part } from './parts';
-import { facingPins, onlyOverSpread, place, rectsHeld, type Fixed } from './pinned';
-import type { Taken } from './footprint';
+import { overPair, pairOf, type Pair } from './pairs';
+import { facingPins, obstaclesOn, onlyOverSpread, place, rectsHeld, type Fixed } from './pinned';
 import { missedBy } from './hosting';
 import { blocksIn, daysLacking, lossOf, lossOfPart } from './losses';
 import { pageOfCover, placeTo } from './opening-page';
 import type { Plan } from './plan';
 import { emptyRects } from './space';
-import { facing, forWeeks, inView, sheetsOf, within, type Sheet } from './sheets';
+import { forWeeks, inView, sheetsOf, type Sheet } from './sheets';
 import { lowerBound, sortOf, type Problem, type ProblemItem, type ProblemPage } from './solve';
 import { stretchOf } from './stretch';
 
@@ -88,12 +81,6 @@ export function partName({ id, part }: Wish): string {
  */
 function airBetween(free: readonly Part[]): number {
 	return free.filter(({ wish }) => wish.size).length > 1 ? 0 : 1;
-}
-
-/** What is taken of a sheet, counted from its origin: cut away, or held by a person. */
-export function obstaclesOn(sheet: Sheet, fixed: readonly Fixed[]): Rect[] {
-	const held = rectsHeld(fixed, sheet.page.number);
-	return [...sheet.lost, ...held.flatMap((rect) => within(rect, sheet.origin, sheet.size))];
 }
 
 /**
@@ -276,56 +263,6 @@ function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
 		if (!partner || other === index || part.wish.pin || partner.wish.pin) return [];
 		return [other > index ? ([part, partner] as const) : ([partner, part] as const)];
 	});
-}
-
-/** Two facing pages, as weeks take them and as anything else does, where it can. */
-interface Pair {
-	readonly all?: Facing;
-	readonly weeks: Facing & {
-		/** What stays in view beside the weeks. */
-		readonly inView: readonly RoomPlace[];
-		/** Rows of the two pages: a page of a week is the week's own. */
-		readonly rows: readonly [number, number];
-	};
-}
-
-/** Their sizes, and what is held on them. */
-interface Facing {
-	readonly left: Size;
-	readonly right: Size;
-	readonly taken: Taken;
-}
-
-function pairOf(
-	sheets: readonly Sheet[],
-	index: number,
-	fixed: readonly Fixed[]
-): Pair | undefined {
-	const facingOf = ([left, right]: readonly [Sheet, Sheet]): Facing => {
-		const taken: Taken = [obstaclesOn(left, fixed), obstaclesOn(right, fixed)];
-		return { left: left.size, right: right.size, taken };
-	};
-	const [left, right] = [sheets[index], sheets[index + 1]];
-	const weeks = facing(sheets.map(forWeeks), index);
-	if (!left || !right || !weeks) return undefined;
-	const all = facing(sheets, index);
-	return {
-		...(all ? { all: facingOf(all) } : {}),
-		weeks: {
-			...facingOf(weeks),
-			inView: [...inView(left, 0), ...inView(right, 1)],
-			rows: [left.size.h, right.size.h]
-		}
-	};
-}
-
-/** What a wish can take of a pair of pages. */
-function overPair(plan: Plan, wish: Wish, { all, weeks }: Pair): SpreadChoice[] {
-	if (!wish.part) return all ? spreadChoices(plan, wish, all.left, all.right, all.taken) : [];
-	const [left, right] = weeks.rows;
-	return spreadChoices(plan, wish, weeks.left, weeks.right, weeks.taken, weeks.inView).map(
-		(choice) => ({ ...choice, left, right })
-	);
 }
 
 /** What members share a page for with at most so much discomfort has no need of two: a page costs as much. */

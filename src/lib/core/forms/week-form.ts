@@ -14,7 +14,8 @@ import {
 import { numberRule, type Rule } from './rule';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
-import { datesOfWeek, daysOfWeek, weekNumberOf, weekTitle, type WeekDay } from './week';
+import { datesOfWeek, weekNumberOf, weekTitle } from './week';
+import { headOf, spare, standingIn, type Standing } from './week-standing';
 import { dayHeads, dayMarks, frames, headMarks, placeMarks, spareMarks } from './week-marks';
 
 /** A rectangle on one of a week's pages. */
@@ -64,15 +65,6 @@ const foot = numberRule({
 	more: true,
 	chosen: () => 0
 });
-const spare = numberRule({
-	name: 'spare',
-	label: 'The spare place is number',
-	least: 1,
-	most: 8,
-	more: true,
-	chosen: () => 8
-});
-
 /** Rules that all weeks have. */
 const shared: readonly Rule[] = [
 	titleStyle,
@@ -140,16 +132,6 @@ export function weekForm(spec: {
 	};
 }
 
-/** Days of a short week at the month's beginning are earlier than this; those at its end are later. */
-const middleDay = 15;
-
-type Head = 'none' | 'top' | 'place';
-
-/** Where the head of a week stands: where it is asked for, or across the top where the week has a title. */
-function headOf(setting: Setting): Head {
-	return headed.of(setting) ?? (setting.content.title ? 'top' : 'none');
-}
-
 /** The setting with the words of its head as a title. */
 function withHead(setting: Setting): Setting {
 	const head = headOf(setting);
@@ -169,45 +151,6 @@ function areaIn(setting: Setting, room: Room, top: number): WeekArea {
 	return room.span === 'page'
 		? { pages: [rect(room, 0)], gutter: 0 }
 		: { pages: [rect(room.left, outer), rect(room.right, 0)], gutter: room.gutter };
-}
-
-/** What stands in a place of a week. */
-type Standing =
-	| { readonly is: 'day'; readonly day: WeekDay; readonly also?: WeekDay }
-	| { readonly is: 'spare' }
-	| { readonly is: 'head' };
-
-/** What stands in so many places, in order: the last two of seven days share the last of six. */
-function standingIn(setting: Setting, count: number): Standing[] {
-	const all = daysOfWeek(setting);
-	const days = setting.part?.short ? all.filter(({ inMonth }) => inMonth) : all;
-	if (count < days.length) {
-		const last = withFoldedDays(setting, days).at(-1);
-		return withFoldedDays(setting, days)
-			.slice(0, count)
-			.map((day, index): Standing => ({
-				is: 'day',
-				day,
-				...(index === count - 1 && last ? { also: last } : {})
-			}));
-	}
-	if (count === days.length)
-		return withFoldedDays(setting, days).map((day): Standing => ({ is: 'day', day }));
-	const standing = days.map((day): Standing => ({ is: 'day', day }));
-	if (headOf(setting) === 'place') return [{ is: 'head' }, ...standing];
-	const at = Math.min(count, spare.of(setting) ?? count) - 1;
-	return standing.toSpliced(at, 0, { is: 'spare' });
-}
-
-/** Days of a week without a spare place: those folded in are written with the day that they lie next to. */
-function withFoldedDays(setting: Setting, days: readonly WeekDay[]): readonly WeekDay[] {
-	const folded = setting.part?.folded ?? [];
-	const before = folded.filter((day) => day < middleDay);
-	const after = folded.filter((day) => day >= middleDay);
-	return days.map((day, index) => {
-		const own = index === 0 ? before : index === days.length - 1 ? after : [];
-		return own.length > 0 ? { ...day, with: own } : day;
-	});
 }
 
 function layoutOf(

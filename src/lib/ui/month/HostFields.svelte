@@ -17,12 +17,15 @@
 				(mayHold(desk.wishes, other.id, wish.id) && formsOf(other).some(({ rooms }) => rooms))
 		)
 	);
-	const block = $derived(desk.run.blocks.find((block) => block.wish === host?.id));
+	/** Of a set all weeks: what is seen all through it is a room of one of them. */
+	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === host?.id));
 	/** The rooms that the host has where it lies now. */
 	const rooms = $derived.by(() => {
-		if (!block) return [];
-		const open = new Set(roomsOf(desk.plan, block).map(({ name }) => name));
-		return (formById(block.form)?.rooms ?? []).filter(
+		const open = new Set(
+			blocks.flatMap((block) => roomsOf(desk.plan, block)).map(({ name }) => name)
+		);
+		const named = blocks.flatMap(({ form }) => formById(form)?.rooms ?? []);
+		return [...new Map(named.map((room) => [room.name, room])).values()].filter(
 			({ name }) => open.has(name) || name === wish.room
 		);
 	});
