@@ -58,9 +58,15 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 				}
 		}
 		const [left, right] = block.pieces;
-		if (plan.wishes.find(({ id }) => id === block.wish)?.weeks === undefined)
-			if (run.blocks.filter(({ wish }) => wish === block.wish).length > 1)
-				broken.push(`${block.wish} is there twice`);
+		// Weekly pages are there once a week, and so are their members.
+		const alike = run.blocks.filter(
+			({ wish, as }) =>
+				wish === block.wish &&
+				as.part?.week === block.as.part?.week &&
+				as.part?.page === block.as.part?.page
+		);
+		const weekly = plan.wishes.find(({ id }) => id === block.wish)?.weeks !== undefined;
+		if (!weekly && alike.length > 1) broken.push(`${block.wish} is there twice`);
 		if (right && (left.page % 2 !== 0 || right.page !== left.page + 1))
 			broken.push(`${block.wish} lies over pages ${left.page} and ${right.page}`);
 		const wish = plan.wishes.find(({ id }) => id === block.wish);
@@ -120,7 +126,11 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 		const placed = run.blocks.filter((block) => block.wish === id).length;
 		const lost = run.unplaced.filter((unplaced) => unplaced.wish === id).length;
 		// What its host loses goes with it.
-		const wanted = run.blocks.some((block) => block.wish === host && !block.drawnWith) ? 1 : 0;
+		const hosts = run.blocks.filter((block) => block.wish === host && !block.drawnWith);
+		const weekly = plan.wishes.some((wish) => wish.id === host && wish.weeks);
+		// What is seen all through a set is there once.
+		if (weekly && placed + lost === 1) continue;
+		const wanted = weekly ? hosts.length : Math.min(1, hosts.length);
 		if (placed + lost !== wanted && !run.blocks.some(({ drawnWith }) => drawnWith))
 			broken.push(`${id} is placed ${placed} and lost ${lost} times of ${wanted} in ${host}`);
 	}

@@ -1,9 +1,14 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { a5, planWith } from '../../../../tests/support/arbitraries';
+import { often } from '../../../../tests/support/effort';
+import { ruleByCounting } from '../../../../tests/support/guide-robot';
 import { brokenRules } from '../../../../tests/support/judge';
 import type { Cut } from '../cuts';
+import { pageGuide } from '../guide';
+import { firstDayOfWeek, monthShape, weekdayNames } from '../month';
 import type { Wish } from '../wish';
-import { holdAt, planRun, roomsOf, type Block, type Plan } from '.';
+import { holdAt, pageMarks, pieceMarks, planRun, roomsOf, type Block, type Plan } from '.';
 
 // How weeks are kept on cut leaves is common practice, without a published source.
 
@@ -111,4 +116,91 @@ test('a window in the picture of a cover that stays where it is leaves the page 
 	// A hole through its letters is none in its picture.
 	const through: Cut = { ...hole, rect: { x: 4, y: 1, w: 20, h: 20 } };
 	expect(planRun({ ...before, wishes, cuts: [through] }).unplaced).toHaveLength(1);
+});
+
+test('tabs of 2 × 6 on leaves cut back by 5 name one week on both sides, each 6 lower than the one before', () => {
+	const tabs: Cut = { id: 't', kind: 'tab', depth: 5, leaves: { first: 23, last: 29 } };
+	const plan = planOn(22, 31, [tabs], set());
+	const run = planRun(plan);
+	expect(run.unplaced).toEqual([]);
+	// The leaves are 23 wide, and on the whole pages around them the frame stands in by the depth.
+	for (const [page, x, , w] of rectsOf(run.blocks))
+		expect([page, x, w]).toEqual([page, page % 2 === 0 ? 5 : 0, 23]);
+	const datesOn = (page: number) =>
+		pageMarks(plan, run, page).flatMap((mark) =>
+			mark.kind === 'text' && mark.turned ? [[mark.text, mark.x, mark.y, mark.w, mark.h]] : []
+		);
+	// From Monday the second week of September 2027 is 6 to 12; leaf 23/24 lies before it and bears its days.
+	expect(datesOn(23)).toEqual([['6–12', 23, 0, 2, 6]]);
+	expect(datesOn(24)).toEqual([['6–12', 3, 0, 2, 6]]);
+	expect(datesOn(25)).toEqual([['13–19', 23, 6, 2, 6]]);
+	expect(datesOn(30)).toEqual([['27–3', 3, 18, 2, 6]]);
+	expect(datesOn(22)).toEqual([]);
+});
+
+describe('random sets on cut leaves', () => {
+	const anySet = fc.record({
+		form: fc.constantFrom('week-boxes', 'week-columns', 'week-rows', 'week-staggered'),
+		month: fc.integer({ min: 1, max: 12 }),
+		weekStart: fc.constantFrom('monday' as const, 'sunday' as const, 'saturday' as const),
+		head: fc.constantFrom('none', 'top', 'place'),
+		spare: fc.integer({ min: 1, max: 8 }),
+		foot: fc.constantFrom(0, 5, 8),
+		cut: fc.constantFrom<Partial<Cut> | undefined>(
+			undefined,
+			{ kind: 'strip', amount: 5 },
+			{ kind: 'top', amount: 8 },
+			{ kind: 'tab', depth: 5 }
+		)
+	});
+
+	test('show each day of a week once and in order, in days of one size, and a robot rules them', () => {
+		fc.assert(
+			fc.property(anySet, ({ form, month, weekStart, head, spare, foot, cut }) => {
+				const rules = { [form]: { head, spare, foot } };
+				const members: Wish[] = [{ id: 'notes', kind: 'notes', importance: 'spare' }];
+				const cuts = cut
+					? [{ id: 'c', kind: 'strip' as const, leaves: { first: 23, last: 31 }, ...cut }]
+					: [];
+				const plan = {
+					...planOn(22, 37, cuts, set({ form, rules, members }, { short: 'fold' }), month),
+					weekStart
+				};
+				const run = planRun(plan);
+				expect(brokenRules(plan, run)).toEqual([]);
+				const weeks = run.blocks.filter(({ wish }) => wish === 'weeks');
+				expect(new Set(weeks.map(({ facts }) => JSON.stringify(facts.cell))).size).toBe(
+					Math.min(1, weeks.length)
+				);
+				const shape = monthShape(plan.month, weekStart);
+				for (const block of weeks) {
+					const { as, pieces } = block;
+					const names = weekdayNames('en', weekStart, 'short');
+					const dates = pieces.flatMap(({ page }) =>
+						pieceMarks(plan, block, page).flatMap((mark) =>
+							mark.kind === 'text' && names.some((name) => mark.text.startsWith(name))
+								? [Number(/\d+/.exec(mark.text)?.[0])]
+								: []
+						)
+					);
+					const first = Date.parse(firstDayOfWeek(shape, as.part?.week ?? 0));
+					const wanted = [0, 1, 2, 3, 4, 5, 6].map((day) =>
+						new Date(first + day * 86_400_000).getUTCDate()
+					);
+					expect([...dates].sort((a, b) => a - b)).toEqual([...wanted].sort((a, b) => a - b));
+				}
+				for (const { number, columns, rows } of run.pages) {
+					const { steps, corners } = pageGuide(plan, run, number);
+					const lines = pageMarks(plan, run, number).flatMap((mark) =>
+						mark.kind === 'line'
+							? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
+							: []
+					);
+					const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
+					expect(ruled).toEqual(lines.sort());
+				}
+			}),
+			{ numRuns: often(60) }
+		);
+	});
 });

@@ -2,6 +2,7 @@ import { mergeMarks, move, type Mark } from '../draw';
 import { formById } from '../forms';
 import { settingOf } from './choices';
 import type { Block, Plan, Run } from './plan';
+import { tabDates } from './tab-dates';
 
 /** Marks of the piece of a block that lies on one page, in page squares, ruled strokes merged. */
 export function pieceMarks(plan: Plan, block: Block, page: number): Mark[] {
@@ -32,10 +33,11 @@ export function pageKey(plan: Plan, run: Run, page: number): string {
 		room,
 		pieces
 	]);
-	return JSON.stringify([month, weekStart, hand, locale, blocks]);
+	return JSON.stringify([month, weekStart, hand, locale, blocks, tabDates(plan, run, page)]);
 }
 
-/** Marks of a whole page, ruled strokes merged across blocks. */
+/** Marks of a whole page, ruled strokes merged across blocks, and the dates on its tab. */
 export function pageMarks(plan: Plan, run: Run, page: number): Mark[] {
-	return mergeMarks(blocksOn(run, page).flatMap((block) => pieceMarks(plan, block, page)));
+	const ofBlocks = blocksOn(run, page).flatMap((block) => pieceMarks(plan, block, page));
+	return mergeMarks([...ofBlocks, ...tabDates(plan, run, page)]);
 }

@@ -29,7 +29,20 @@
 		'follower-counts',
 		'currently'
 	];
-	const usual = $derived((host ? [...small, 'notes'] : pages).flatMap((id) => kindById(id) ?? []));
+	/** What repeats on the pages of every week, or is seen all through them. */
+	const weekly = [
+		'tasks',
+		'month-calendar',
+		'week-tracker',
+		'meals',
+		'quote',
+		'currently',
+		'task-bank',
+		'notes'
+	];
+	const usual = $derived(
+		(host?.weeks ? weekly : host ? [...small, 'notes'] : pages).flatMap((id) => kindById(id) ?? [])
+	);
 
 	/** What is added is opened, and is where the hand goes on. */
 	function add(kind: string) {
