@@ -21,14 +21,15 @@ const checks = [
 	counted('format', ['prettier', '--check', '--log-level', 'warn', '.'])
 ];
 process.env.HORARIUM_BUILD = ensureBuilt();
-// Browser tests wait as much as they work, so two parts of them run beside all others.
+// Browser tests want a core and a half, so one file of them runs beside all others, and two only in the end.
+const browser = (/** @type {number} */ part) => () =>
+	vitest(`browser tests, part ${part}`, ['browser'], `${part}/3`);
 const tests = [
-	vitest('unit tests, referees', ['unit', 'oracles']),
-	vitest('browser tests, part 1', ['browser'], '1/2'),
-	vitest('browser tests, part 2', ['browser'], '2/2')
+	inTurn(() => vitest('unit tests, referees', ['unit', 'oracles']), browser(3)),
+	inTurn(browser(1), browser(2))
 ];
 for (const check of checks) add(await check);
-for (const count of tests) add(await count);
+for (const counts of tests) for (const count of await counts) add(count);
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed > 0 ? 1 : 0);
@@ -67,6 +68,18 @@ function counted(name, [program = '', ...args]) {
 			}
 		);
 	});
+}
+
+/**
+ * One after another.
+ * @param {...(() => Promise<Count>)} steps
+ * @returns {Promise<Count[]>}
+ */
+async function inTurn(...steps) {
+	/** @type {Count[]} */
+	const counts = [];
+	for (const step of steps) counts.push(await step());
+	return counts;
 }
 
 /**
