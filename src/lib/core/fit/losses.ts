@@ -13,19 +13,16 @@ export function lossOf(choice: Choice, prices: Prices): number {
 	return leftBy(choice).reduce((sum, member) => sum + lossWith(member, prices), 0);
 }
 
-/** Days of a week. */
-const allDays = 7;
-
 /** What it costs to leave a part out: of equally many weeks those go first that have the fewest days. */
-export function lossOfPart({ wish, share }: Part, prices: Prices): number {
+export function lossOfPart({ wish, lacking }: Part, prices: Prices): number {
 	const { importance = 'want' } = wish;
-	const days = importance === 'spare' ? 0 : Math.round((1 - share) * allDays);
+	const days = importance === 'spare' ? 0 : lacking;
 	return lossWith(wish, prices) - days * prices.day;
 }
 
 /** How many days short weeks lack together, of those that are missed before pages count. */
 export function daysLacking(parts: readonly Part[]): number {
-	return parts.reduce((sum, { share }) => sum + Math.round((1 - share) * allDays), 0);
+	return parts.reduce((sum, { lacking }) => sum + lacking, 0);
 }
 
 /** What it costs to leave a wish out: its members go with it. */

@@ -8,18 +8,18 @@ import type { Plan, Run } from './plan';
 export interface Part {
 	/** The wish as this part is ruled: with the week it is for. */
 	readonly wish: Wish;
-	/** Forms it may take; undefined for those of its wish. */
+	/** It moves freely inside its stretch and fills what is left. */
 	readonly filler: boolean;
 	/** "week 22", or nothing where the wish has only this part. */
 	readonly label?: string;
-	/** How much of a week it is: among parts of equal importance the least goes first. */
-	readonly share: number;
+	/** Days that a short week lacks: among weeks of equal importance those that lack most go first. */
+	readonly lacking: number;
 }
 
 /** Parts of a wish in the order in which they stand; one for each week and page of weekly pages. */
 export function partsOf(plan: Plan, wish: Wish): Part[] {
 	const { weeks, ...whole } = wish;
-	if (!weeks) return [{ wish: whole, filler: isFiller(wish), share: 1 }];
+	if (!weeks) return [{ wish: whole, filler: isFiller(wish), lacking: 0 }];
 	return weeksOf(plan, weeks).flatMap(({ week, days, short, folded }): Part[] => {
 		const pages = short ? 1 : weeks.pagesPerWeek;
 		const chosen = weeks.forms?.find((other) => other.week === week)?.form;
@@ -34,7 +34,7 @@ export function partsOf(plan: Plan, wish: Wish): Part[] {
 			),
 			filler: false,
 			label,
-			share: short ? days / 7 : 1
+			lacking: short ? 7 - days : 0
 		}));
 	});
 }

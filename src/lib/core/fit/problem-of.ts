@@ -13,6 +13,7 @@ import { pageOfCover, placeTo } from './opening-page';
 import type { Plan } from './plan';
 import { emptyRects } from './space';
 import { forWeeks, inView, sheetsOf, type Sheet } from './sheets';
+import { Sorts } from './sorts';
 import { lowerBound, sortOf, type Problem, type ProblemItem, type ProblemPage } from './solve';
 import { stretchOf } from './stretch';
 
@@ -290,21 +291,4 @@ function purposesOf(parts: readonly Part[]): number {
 /** Whether a part is bound to one of the pages. */
 function pinnedTo(sheets: readonly Sheet[], { wish }: Part): boolean {
 	return sheets.some(({ page }) => page.number === wish.pin?.page);
-}
-
-/** Values put into sorts, numbered from 0. */
-class Sorts<T> {
-	readonly all: T[] = [];
-	private readonly numbers = new Map<string, number>();
-
-	constructor(private readonly nameOf: (value: T) => string) {}
-
-	of(value: T): number {
-		const name = this.nameOf(value);
-		const known = this.numbers.get(name);
-		if (known !== undefined) return known;
-		this.numbers.set(name, this.all.length);
-		this.all.push(value);
-		return this.all.length - 1;
-	}
 }
