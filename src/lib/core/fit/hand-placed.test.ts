@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import { often } from '../../../../tests/support/effort';
 import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
+import type { Wish } from '../wish';
 import { canMove, holdAt, mayStay, piecesAt, placeByHand, planRun } from '.';
 
 const plan = planWith([
@@ -52,6 +53,21 @@ test('a size that was set gives way to the one a hand gives', () => {
 	const after = planRun(next);
 	expect(brokenRules(next, after)).toEqual([]);
 	expect(after.blocks[0]?.pieces).toEqual(pieces);
+});
+
+test('in a room, too, a size that was set gives way to the one a hand gives', () => {
+	const page: Wish = {
+		id: 'page',
+		kind: 'month-plan',
+		members: [{ id: 'cover', kind: 'cover', size: { w: 10, h: 20 } }]
+	};
+	const sized = planWith([page]);
+	const before = planRun(sized);
+	const cover = before.blocks.find(({ wish }) => wish === 'cover');
+	if (!cover) throw new Error('no cover');
+	const pieces = piecesAt(cover, cover.pieces[0].page, { x: 2, y: 3, w: 14, h: 30 });
+	const after = planRun({ ...sized, wishes: holdAt(sized, before, cover, pieces) });
+	expect(after.blocks.find(({ wish }) => wish === 'cover')?.pieces).toEqual(pieces);
 });
 
 test('a spread moves down and takes both pages at one height', () => {

@@ -100,7 +100,7 @@ export function holdAt(plan: Plan, run: Run, block: Block, pieces: Pieces): read
 			home.host.wish === block.host?.wish
 				? withChanged(plan.wishes, block.wish, (wish) => ({ ...wish, ...place }))
 				: intoHost(plan.wishes, block.wish, home.host.wish, place);
-		return withChanged(inside, block.wish, (wish) => ({ ...wish, form }));
+		return withChanged(inside, block.wish, (wish) => ({ ...wish, form, size: undefined }));
 	}
 	const wishes = block.host ? outOfHost(plan.wishes, block.wish) : plan.wishes;
 	return wishes.map((wish): Wish => {
