@@ -12,6 +12,7 @@ export default defineConfig({
 				extends: true,
 				test: {
 					name: 'unit',
+					isolate: false,
 					include: ['src/**/*.test.ts'],
 					environment: 'node',
 					testTimeout: 300_000
@@ -21,6 +22,7 @@ export default defineConfig({
 				extends: true,
 				test: {
 					name: 'oracles',
+					isolate: false,
 					include: ['tests/oracles/**/*.test.ts'],
 					environment: 'node',
 					testTimeout: 300_000
