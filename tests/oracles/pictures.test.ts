@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { PNG } from 'pngjs';
 import { describe, expect, test } from 'vitest';
 import { pageMarks, planRun, type Plan, type Run } from '../../src/lib/core/fit';
-import { dotMm, pageOf, type Page } from '../../src/lib/core/paper';
+import { arcPoints, dotMm, pageOf, type Page } from '../../src/lib/core/paper';
 import { isMissing, letters } from '../../src/lib/core/hand';
 import { coverageOf } from '../../src/lib/core/render/faces';
 import { pageArt } from '../../src/lib/core/render/page-art';
@@ -33,11 +33,15 @@ function compareSvg(plan: Plan, run: Run, page: Page) {
 	const marks = pageMarks(plan, run, page.number);
 	const lines = marks.flatMap((mark) => {
 		if (mark.kind === 'line') return [[mark.x1, mark.y1, mark.x2, mark.y2] as const];
-		if (mark.kind !== 'shape') return [];
-		return mark.points.map((point, index) => {
-			const next = mark.points[(index + 1) % mark.points.length] ?? point;
+		if (mark.kind !== 'arc') return [];
+		const points = arcPoints(mark, mark.part);
+		const pairs = points.map((point, index) => {
+			const next = points[(index + 1) % points.length] ?? point;
+			// Each of them lies on the circle.
+			expect(Math.hypot(point.x - mark.x, point.y - mark.y)).toBeCloseTo(mark.radius);
 			return [point.x, point.y, next.x, next.y] as const;
 		});
+		return mark.part === 'whole' ? pairs : pairs.slice(0, -1);
 	});
 	expect(read.strokes).toHaveLength(lines.length);
 	lines.forEach(([x1, y1, x2, y2], at) => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { tabShapes, windowShapes, type Cut } from '../../src/lib/core/cuts';
-import type { Notebook } from '../../src/lib/core/paper';
+import { tabShapes, type Cut } from '../../src/lib/core/cuts';
+import { outlineShapes, type Notebook } from '../../src/lib/core/paper';
 import { a5 } from './arbitraries';
 
 /** Notebooks whose front and back dots agree, or do not. */
@@ -43,7 +43,7 @@ const anyCut: fc.Arbitrary<Omit<Cut, 'id'>> = fc.oneof(
 		kind: fc.constant('window' as const),
 		leaves,
 		rect,
-		shape: fc.constantFrom(...windowShapes)
+		shape: fc.constantFrom(...outlineShapes)
 	}),
 	fc.record({
 		kind: fc.constant('tab' as const),

@@ -31,6 +31,11 @@ export function ruleByCounting(
 		if (step.kind === 'write') continue;
 		const end = find(step.end, new Set([...known, `${begin.x} ${begin.y}`]));
 		if (step.kind === 'tint') continue;
+		if (step.kind === 'compass') {
+			const part = step.part === 'upper' ? 'the upper half of ' : '';
+			ruled.push(`${part}a circle of ${end.x - begin.x} round ${begin.x},${begin.y}`);
+			continue;
+		}
 		const { times = 0, every = 0, direction = 'down' } = step.repeat ?? {};
 		if (every > 10) throw new Error(`a count of ${every}`);
 		for (let time = 0; time <= times; time++) {
@@ -50,6 +55,7 @@ interface Numbers {
 	readonly reference?: Point;
 	readonly direction?: string;
 	readonly times?: number;
+	readonly part?: string;
 	readonly begin?: Found;
 	readonly end?: Found;
 	readonly repeat?: { readonly times: number; readonly every: number; readonly direction: string };

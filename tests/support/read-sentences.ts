@@ -13,6 +13,19 @@ export function readSentence(sentence: string, page: Size): object {
 			direction: tick[1],
 			times: Number(tick[3] ?? 1)
 		};
+	const compass =
+		/^Set the compass on (.*?)\. Open it to (.*?)\. Draw the (half )?circle(?: above it)?\.$/.exec(
+			sentence
+		);
+	if (compass) {
+		const on = placeOf(compass[1] ?? '', page);
+		return {
+			kind: 'compass',
+			begin: on,
+			end: placeOf(compass[2] ?? '', page, on.at),
+			part: compass[3] ? 'upper' : 'whole'
+		};
+	}
 	const begin = /^Begin at ([^.]*)\. /.exec(sentence);
 	if (!begin) throw new Error(sentence);
 	const from = placeOf(begin[1] ?? '', page);

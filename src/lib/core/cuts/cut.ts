@@ -1,4 +1,4 @@
-import type { Dot, PageRange, Rect, Size } from '../paper';
+import type { Dot, OutlineShape, PageRange, Rect, Size } from '../paper';
 
 export const cutKinds = [
 	'strip',
@@ -19,9 +19,6 @@ export const cutKinds = [
  */
 export type CutKind = (typeof cutKinds)[number];
 
-export const windowShapes = ['rectangle', 'hexagon', 'octagon', 'circle', 'arch'] as const;
-export type WindowShape = (typeof windowShapes)[number];
-
 export const tabShapes = ['square', 'pointed', 'round'] as const;
 export type TabShape = (typeof tabShapes)[number];
 
@@ -37,7 +34,7 @@ export interface Cut {
 	readonly amount?: number;
 	/** A window or a glued part. */
 	readonly rect?: Rect;
-	readonly shape?: WindowShape;
+	readonly shape?: OutlineShape;
 	/** Squares from tab to tab, or from leaf to leaf of a waterfall. */
 	readonly step?: number;
 	/** A tab. */

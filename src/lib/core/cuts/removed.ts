@@ -1,4 +1,13 @@
-import { marginMm, pageOf, type Dot, type Notebook, type Rect, type Size } from '../paper';
+import {
+	arcPieces,
+	compassIn,
+	marginMm,
+	outlineIn,
+	pageOf,
+	type Dot,
+	type Notebook,
+	type Size
+} from '../paper';
 import { frontsOf, stepOf, usual, type Cut } from './cut';
 
 /** A closed outline in mm. */
@@ -6,8 +15,6 @@ export type Outline = readonly Dot[];
 
 /** How far a cut keeps off the ruled line that is to stay, in mm (common practice). */
 const lineMm = 0.5;
-/** Straight pieces that a quarter of a circle is drawn with. */
-const arcPieces = 12;
 
 /** What one cut takes out of one leaf. */
 export interface Removal {
@@ -90,7 +97,7 @@ function outlinesOf(
 			return [0, height].map((y) => roundedCorner(width, y, radius, y === 0 ? 1 : -1));
 		}
 		case 'window':
-			return cut.rect ? [shrunk(windowOf(cut.rect, cut.shape).map(at), off)] : [];
+			return cut.rect ? [shrunk(outlineIn(cut.rect, cut.shape ?? 'rectangle').map(at), off)] : [];
 		case 'outline':
 			return cut.points && cut.points.length > 2 ? [cut.points.map(at)] : [];
 		case 'glue':
@@ -124,58 +131,8 @@ function tabOutline(shape: Cut['tabShape'] = 'square', { w, h }: Size): Dot[] {
 }
 
 /** Where a compass stands for a window, and how wide it is open, in squares; for a circle, and for an arch's upper part. */
-export function compassOf({
-	rect,
-	shape
-}: Pick<Cut, 'rect' | 'shape'>): (Dot & { readonly radius: number }) | undefined {
-	if (!rect || (shape !== 'circle' && shape !== 'arch')) return undefined;
-	const { x, y, w, h } = rect;
-	const radius = shape === 'circle' ? Math.min(w, h) / 2 : Math.min(w / 2, h);
-	return { x: x + w / 2, y: shape === 'circle' ? y + h / 2 : y + radius, radius };
-}
-
-/** Points on a circle from one angle to another, in turns from its left end over the top. */
-function arc({ x, y }: Dot, radius: number, turns: number): Dot[] {
-	const pieces = 4 * arcPieces * turns;
-	return Array.from({ length: pieces + 1 }, (_, index) => {
-		const angle = (index / (4 * arcPieces)) * 2 * Math.PI;
-		return { x: x - radius * Math.cos(angle), y: y - radius * Math.sin(angle) };
-	});
-}
-
-/** A window's corners in squares; those of an octagon are cut at 45°, a hexagon's points lie left and right. */
-function windowOf({ x, y, w, h }: Rect, shape: Cut['shape'] = 'rectangle'): Dot[] {
-	const compass = compassOf({ rect: { x, y, w, h }, shape });
-	if (compass && shape === 'circle') return arc(compass, compass.radius, 1).slice(0, -1);
-	if (compass)
-		return [
-			...arc(compass, compass.radius, 1 / 2),
-			{ x: compass.x + compass.radius, y: y + h },
-			{ x: compass.x - compass.radius, y: y + h }
-		];
-	const cut = Math.max(1, Math.floor(Math.min(w, h) / 4));
-	const [right, bottom] = [x + w, y + h];
-	if (shape === 'hexagon')
-		return [
-			{ x, y: y + h / 2 },
-			{ x: x + cut, y },
-			{ x: right - cut, y },
-			{ x: right, y: y + h / 2 },
-			{ x: right - cut, y: bottom },
-			{ x: x + cut, y: bottom }
-		];
-	if (shape === 'octagon')
-		return [
-			{ x: x + cut, y },
-			{ x: right - cut, y },
-			{ x: right, y: y + cut },
-			{ x: right, y: bottom - cut },
-			{ x: right - cut, y: bottom },
-			{ x: x + cut, y: bottom },
-			{ x, y: bottom - cut },
-			{ x, y: y + cut }
-		];
-	return [...box(x, y, right, bottom)];
+export function compassOf({ rect, shape = 'rectangle' }: Pick<Cut, 'rect' | 'shape'>) {
+	return rect && compassIn(rect, shape);
 }
 
 /** An outline drawn towards its middle, so that the line around it stays. */

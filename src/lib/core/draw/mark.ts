@@ -1,4 +1,4 @@
-import type { Dot, Rect } from '../paper';
+import type { Compass, Dot, Rect } from '../paper';
 
 /** A ruled stroke from dot to dot. */
 export interface LineMark {
@@ -34,14 +34,14 @@ export interface TintMark extends Rect {
 	readonly tone: Tone;
 }
 
-/** A closed outline through points; its corners need not be dots of the ruled grid. */
-export interface ShapeMark {
-	readonly kind: 'shape';
-	readonly points: readonly Dot[];
+/** A circle drawn with a compass that stands on a dot, or its upper half. */
+export interface ArcMark extends Compass {
+	readonly kind: 'arc';
+	readonly part: 'whole' | 'upper';
 }
 
 /** One thing to draw, in squares from the first dot. */
-export type Mark = LineMark | TextMark | TintMark | ShapeMark;
+export type Mark = LineMark | TextMark | TintMark | ArcMark;
 
 /** A ruled stroke. */
 export function line(x1: number, y1: number, x2: number, y2: number): LineMark {
@@ -84,8 +84,6 @@ export function move(mark: Mark, by: Dot): Mark {
 	switch (mark.kind) {
 		case 'line':
 			return line(mark.x1 + by.x, mark.y1 + by.y, mark.x2 + by.x, mark.y2 + by.y);
-		case 'shape':
-			return { ...mark, points: mark.points.map(({ x, y }) => ({ x: x + by.x, y: y + by.y })) };
 		default:
 			return { ...mark, x: mark.x + by.x, y: mark.y + by.y };
 	}

@@ -58,7 +58,7 @@ export function slotOutline({ from, to }: Slot, pitchMm: number): Dot[] {
 	];
 }
 
-/** All straight strokes, each once: neighbouring shapes share their sides. */
+/** All straight strokes, each once; round ones are left to the compass, because what they enclose would fall out. */
 function segments(marks: readonly Mark[]): Slot[] {
 	const found = new Map<string, Slot>();
 	const add = (from: Dot, to: Dot) => {
@@ -67,10 +67,6 @@ function segments(marks: readonly Mark[]): Slot[] {
 	};
 	for (const mark of marks)
 		if (mark.kind === 'line') add({ x: mark.x1, y: mark.y1 }, { x: mark.x2, y: mark.y2 });
-		else if (mark.kind === 'shape')
-			mark.points.forEach((point, index) =>
-				add(point, mark.points[(index + 1) % mark.points.length] ?? point)
-			);
 	return [...found.values()];
 }
 

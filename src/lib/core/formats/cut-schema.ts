@@ -1,5 +1,5 @@
-import { cutFault, cutKinds, tabShapes, windowShapes, type Cut } from '../cuts';
-import type { Notebook } from '../paper';
+import { cutFault, cutKinds, tabShapes, type Cut } from '../cuts';
+import { outlineShapes, type Notebook } from '../paper';
 import { flag, list, measure, missing, oneOf, record, whole, words } from './rules';
 
 const rect = record({
@@ -24,7 +24,7 @@ const cut = record({
 	side: oneOf(['outer']),
 	amount: whole(1, 300),
 	rect: rect.optional(),
-	shape: oneOf(windowShapes),
+	shape: oneOf(outlineShapes),
 	tabShape: oneOf(tabShapes),
 	depth: whole(1, 300),
 	step: whole(1, 100),

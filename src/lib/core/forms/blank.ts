@@ -1,14 +1,17 @@
+import { framed, framedAs } from './framed';
 import { ranked, type Form, type Layout } from './form';
 
-/** A page or a spread left as it is: for painting, pasting in, or later. */
+const outline = framedAs('none');
+
+/** A page or a spread left as it is, or framed: for painting, pasting in, or later. Over a spread each page has its frame. */
 export const blank: Form = {
 	id: 'blank',
 	name: 'Blank',
 	spans: ['page', 'spread'],
 	wholePage: true,
 	content: [],
-	rules: [],
-	layouts: (_, room) => {
+	rules: [outline],
+	layouts: (setting, room) => {
 		const [first, ...others] = room.span === 'page' ? [room] : [room.left, room.right];
 		const sizes = [first, ...others];
 		const fits = sizes.every(({ w, h }) => w >= 1 && h >= 1);
@@ -18,7 +21,7 @@ export const blank: Form = {
 			stretches: true,
 			facts: {},
 			why: [`${sizes.map(({ w, h }) => `${w} × ${h}`).join(' + ')} squares stay free`],
-			marks: () => sizes.map(() => [])
+			marks: () => sizes.map((size) => framed({ x: 0, y: 0, ...size }, outline.of(setting)))
 		};
 		return ranked(fits ? [layout] : []);
 	}

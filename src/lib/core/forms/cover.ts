@@ -1,8 +1,9 @@
 import { squareCell, datePlace, weekdayStyle } from './common-rules';
-import { frame, move, text, type Mark, type TintMark } from '../draw';
+import { move, text, type Mark } from '../draw';
 import { fitLettering, leastCapital, letters, letterStarts, type Lettering } from '../hand';
 import { monthName } from '../month';
 import type { Rect, Size } from '../paper';
+import { framed, framedAs } from './framed';
 import { pageSize, ranked, type Facts, type Form, type Layout, type Setting } from './form';
 import { miniMonthMarks, miniMonthSize } from './mini-month';
 import { choiceRule } from './rule';
@@ -43,6 +44,8 @@ const titlePlace = choiceRule({
 	usual: 'top'
 });
 
+const outline = framedAs('rectangle');
+
 /** How a cover's page is shared out: the word, the places between, the largest of them a room, the small calendar. */
 interface Sharing {
 	readonly title: Rect | undefined;
@@ -62,7 +65,7 @@ export const cover: Form = {
 	spans: ['page', 'spread'],
 	wholePage: true,
 	content: ['title'],
-	rules: [shows, titlePlace, squareCell, datePlace, weekdayStyle],
+	rules: [shows, titlePlace, outline, squareCell, datePlace, weekdayStyle],
 	rooms: [{ name: 'picture', label: 'in place of the picture' }],
 	layouts: (setting, room) => {
 		const cell = cellOf(setting, pageSize(room));
@@ -210,7 +213,7 @@ function sums(span: 'page' | 'spread', pages: readonly Sharing[]): string[] {
 function marksOf(setting: Setting, { title, free, calendar }: Sharing): Mark[] {
 	return [
 		...(title ? titleOf(setting, title) : []),
-		...(hasPicture(setting) ? free.flatMap(pictureAt) : []),
+		...(hasPicture(setting) ? free.flatMap((place) => pictureAt(setting, place)) : []),
 		...(calendar
 			? miniMonthMarks(setting, calendar.cell, { x: 0, y: 0 }).map((mark) =>
 					move(mark, calendar.rect)
@@ -240,7 +243,8 @@ function titleOf(setting: Setting, place: Rect): Mark[] {
 }
 
 /** The place of a picture. */
-function pictureAt(place: Rect): Mark[] {
-	const picture: TintMark = { kind: 'tint', tone: 'art', ...place };
-	return [picture, ...frame(picture)];
+function pictureAt(setting: Setting, place: Rect): Mark[] {
+	const framing = outline.of(setting);
+	const lines = framed(place, framing);
+	return framing === 'rectangle' ? [{ kind: 'tint', tone: 'art', ...place }, ...lines] : lines;
 }

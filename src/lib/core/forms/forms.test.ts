@@ -147,12 +147,10 @@ function extent(mark: Mark) {
 				w: Math.abs(mark.x2 - mark.x1),
 				h: Math.abs(mark.y2 - mark.y1)
 			};
-		case 'shape': {
-			const xs = mark.points.map(({ x }) => x);
-			const ys = mark.points.map(({ y }) => y);
-			const x = Math.min(...xs);
-			const y = Math.min(...ys);
-			return { x, y, w: Math.max(...xs) - x, h: Math.max(...ys) - y };
+		case 'arc': {
+			const { x, y, radius, part } = mark;
+			const h = part === 'whole' ? 2 * radius : radius;
+			return { x: x - radius, y: y - radius, w: 2 * radius, h };
 		}
 		default:
 			return mark;

@@ -184,7 +184,7 @@ function stoodUp(mark: Mark, at: Dot): Mark[] {
 	switch (mark.kind) {
 		case 'line':
 			return [line(at.x + mark.y1, at.y + mark.x1, at.x + mark.y2, at.y + mark.x2)];
-		case 'shape':
+		case 'arc':
 			return [];
 		default:
 			return mark.kind === 'text' && mark.y < header

@@ -29,9 +29,14 @@ function checkByRobot(plan: Plan) {
 				? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
 				: []
 		);
-		expect(ruleByCounting(page, JSON.stringify(steps))).toEqual(wanted.sort());
+		const round = marks.flatMap((mark) => {
+			if (mark.kind !== 'arc') return [];
+			const half = mark.part === 'upper' ? 'the upper half of ' : '';
+			return [`${half}a circle of ${mark.radius} round ${mark.x},${mark.y}`];
+		});
+		expect(ruleByCounting(page, JSON.stringify(steps))).toEqual([...wanted, ...round].sort());
 		const { top, side } = tickStrips(steps);
-		expect(linesFromStrips(top, side)).toEqual(wanted);
+		expect(linesFromStrips(top, side)).toEqual(wanted.sort());
 	}
 }
 

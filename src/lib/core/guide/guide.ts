@@ -8,7 +8,7 @@ import { strokesFrom } from './strokes-from';
 
 /**
  * Counting guide of one page, enough to draw every line, in the order of `passes`: tints, then strokes, the longest before
- * the shorter, then drawn letters, then what is written. Each dot is counted from the nearest one that is known by then: a
+ * the shorter, then what a compass draws, then drawn letters, then what is written. Each dot is counted from the nearest one that is known by then: a
  * corner, an end of what is ruled, or a helper tick; no count is larger than ten. `corners` are those that
  * the page has: other ones than usual where its leaf is cut.
  */
@@ -50,6 +50,12 @@ export function countingGuide(
 			known.add(stroke.end);
 		}
 	}
+	for (const mark of marks) {
+		if (mark.kind !== 'arc') continue;
+		const begin = placeOf({ x: mark.x, y: mark.y });
+		const end = placeOf({ x: mark.x + mark.radius, y: mark.y }, begin.at);
+		steps.push({ kind: 'compass', begin, end, part: mark.part });
+	}
 	const drawn = texts.filter(({ style }) => style === 'lettering');
 	const written = texts.filter(({ style }) => style !== 'lettering');
 	for (const row of [...rowsOf(drawn), ...rowsOf(written)]) {
@@ -69,6 +75,8 @@ export function countsIn(step: Step): number {
 			return furthest * step.times;
 		case 'write':
 			return countsOf(step.begin);
+		case 'compass':
+			return countsOf(step.begin) + countsOf(step.end);
 		case 'tint':
 		case 'rule': {
 			const { times = 0, every = 0 } = step.repeat ?? {};

@@ -10,6 +10,17 @@ export const passes = [
 
 export type Pass = (typeof passes)[number];
 
+function passIdOf(step: Exclude<Step, { kind: 'tick' }>): Pass['id'] {
+	switch (step.kind) {
+		case 'compass':
+			return 'rule';
+		case 'write':
+			return step.style === 'lettering' ? 'letter' : 'write';
+		default:
+			return step.kind;
+	}
+}
+
 /** The steps of each pass that a page has, by their places in its guide; ticks go with what they help to find. */
 export function passesOf(
 	steps: readonly Step[]
@@ -21,8 +32,7 @@ export function passesOf(
 			ticks.push(index);
 			continue;
 		}
-		const id = step.kind === 'write' && step.style === 'lettering' ? 'letter' : step.kind;
-		const pass = passes.find((pass) => pass.id === id);
+		const pass = passes.find(({ id }) => id === passIdOf(step));
 		const last = found.at(-1);
 		if (last && last.pass === pass) last.steps.push(...ticks, index);
 		else if (pass) found.push({ pass, steps: [...ticks, index] });

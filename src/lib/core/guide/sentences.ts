@@ -1,7 +1,7 @@
 import type { Tone } from '../draw';
 import type { Dot, Size } from '../paper';
 import { tickedBy, type Place, type TickStep } from './place';
-import type { RuleStep, Step, TintStep, WriteStep } from './steps';
+import type { CompassStep, RuleStep, Step, TintStep, WriteStep } from './steps';
 
 /** What a person counts: the squares or the dots. */
 export type CountedIn = 'squares' | 'dots';
@@ -27,6 +27,8 @@ export function sentenceOf(step: Step, page: Size, unit: CountedIn = 'squares'):
 			return tickSentence(step, page);
 		case 'rule':
 			return `${ends(step, page)} ${ruleSentence(step, unit)}`;
+		case 'compass':
+			return compassSentence(step, page);
 		case 'tint':
 			return `${ends(step, page)} ${tintWords[step.tone]} between them${moreLike(step, unit)}.`;
 		case 'write':
@@ -69,6 +71,11 @@ function tickSentence(step: TickStep, page: Size): string {
 	return times === 1
 		? `Tick the tenth dot ${way} ${from}: ${dot(last)}.`
 		: `Tick every tenth dot ${way} ${from}, ${times} in all: the last is ${dot(last)}.`;
+}
+
+function compassSentence({ begin, end, part }: CompassStep, page: Size): string {
+	const what = part === 'whole' ? 'the circle' : 'the half circle above it';
+	return `Set the compass on ${placeWords(begin, page)}. Open it to ${placeWords(end, page, begin.at)}. Draw ${what}.`;
 }
 
 function ruleSentence(step: RuleStep, unit: CountedIn): string {

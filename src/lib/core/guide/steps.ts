@@ -1,4 +1,4 @@
-import type { TextMark, Tone } from '../draw';
+import type { ArcMark, TextMark, Tone } from '../draw';
 import type { Dot } from '../paper';
 import type { Place, TickStep } from './place';
 
@@ -34,4 +34,12 @@ export interface WriteStep {
 	readonly texts: readonly { readonly text: string; readonly at: Dot }[];
 }
 
-export type Step = TickStep | RuleStep | TintStep | WriteStep;
+/** A circle, or its upper half: the compass stands on one dot and is opened to another. */
+export interface CompassStep {
+	readonly kind: 'compass';
+	readonly begin: Place;
+	readonly end: Place;
+	readonly part: ArcMark['part'];
+}
+
+export type Step = TickStep | RuleStep | CompassStep | TintStep | WriteStep;

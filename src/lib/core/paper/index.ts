@@ -1,4 +1,5 @@
 export * from './squares';
+export * from './outline';
 export * from './clearance';
 export * from './notebook';
 export * from './presets';

@@ -1,7 +1,7 @@
 import { frontOf, leafLines, type CutLine } from '../cuts';
 import { slotOutline, stencilSlots, type TextMark, type Tone } from '../draw';
 import { cutsOf, pageMarks, type Plan, type Run } from '../fit';
-import { marginMm, type Dot, type Page, type Rect } from '../paper';
+import { arcPoints, marginMm, type Dot, type Page, type Rect } from '../paper';
 import { setText, type Anchor } from './lettering-size';
 
 /** What of a page is drawn: everything; only its lines, to be traced; or slots to be cut out of card. */
@@ -82,7 +82,8 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 			return [
 				{ points: [at({ x: mark.x1, y: mark.y1 }), at({ x: mark.x2, y: mark.y2 })], closed: false }
 			];
-		return mark.kind === 'shape' ? [{ points: mark.points.map(at), closed: true }] : [];
+		if (mark.kind !== 'arc') return [];
+		return [{ points: arcPoints(mark, mark.part).map(at), closed: mark.part === 'whole' }];
 	});
 	if (drawn === 'lines') return { ...bare, strokes, pen: lineMm };
 	const dots: Dot[] = [];

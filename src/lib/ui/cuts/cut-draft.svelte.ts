@@ -8,7 +8,7 @@ import {
 	type Plan,
 	type Summary
 } from '$lib/core/fit';
-import { contains, pageOf, type Rect } from '$lib/core/paper';
+import { contains, outlineShapes, pageOf, type OutlineShape, type Rect } from '$lib/core/paper';
 import { blockName } from '../month/block-name';
 import type { MonthDesk } from '../month/month-desk.svelte';
 import { newCut } from './cut-words';
@@ -31,6 +31,12 @@ const frameAround = 2;
 function insideOf({ x, y, w, h }: Rect): Rect {
 	const by = Math.min(frameAround, Math.floor((Math.min(w, h) - 1) / 2));
 	return { x: x + by, y: y + by, w: w - 2 * by, h: h - 2 * by };
+}
+
+/** A hole has the shape of the frame around it. */
+function shapeOf({ host: { as, form } }: OpenRoom): OutlineShape {
+	const outline = as.rules?.[form]?.outline;
+	return outlineShapes.find((shape) => shape === outline) ?? 'rectangle';
 }
 
 /** A cut that is being made or changed: shown and reckoned before it is accepted. */
@@ -63,7 +69,7 @@ export class CutDraft {
 		for (let count = 2; taken.includes(id); count++) id = `${kind}-${count}`;
 		const cut = newCut(id, kind, front, pageOf(this.desk.plan.notebook, front));
 		const picture = kind === 'window' ? this.pictureOn(front) : undefined;
-		this.set(picture ? { ...cut, rect: insideOf(picture.rect) } : cut);
+		this.set(picture ? { ...cut, rect: insideOf(picture.rect), shape: shapeOf(picture) } : cut);
 	}
 
 	/** The place of a picture on a page: what a window there is cut out of. */

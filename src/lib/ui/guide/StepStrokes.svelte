@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { strokesFrom, tickedBy, type Step } from '$lib/core/guide';
 
+	import { arcPoints } from '$lib/core/paper';
+
 	/** A step on the drawing of its page, with the dot that one counts from. */
 	let { step }: { step: Step } = $props();
 
@@ -25,7 +27,16 @@
 {#each ticks as { x, y } (`${x} ${y}`)}
 	<circle cx={x} cy={y} r="0.4" class="fill-calm" />
 {/each}
-{#if step.kind === 'tint'}
+{#if step.kind === 'compass'}
+	<path
+		d="M{arcPoints({ ...step.begin.at, radius: step.end.at.x - step.begin.at.x }, step.part)
+			.map(({ x, y }) => `${x} ${y}`)
+			.join('L')}"
+		class="fill-none stroke-calm"
+		stroke-width="0.32"
+		opacity="0.75"
+	/>
+{:else if step.kind === 'tint'}
 	{#each strokesFrom(step) as { begin, end } (`${begin.x} ${begin.y}`)}
 		<rect
 			x={begin.x}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Mark } from '$lib/core/draw';
+	import { arcPoints } from '$lib/core/paper';
 	import { roomForMissing, type Hand } from '$lib/core/hand';
 	import { setText } from '$lib/core/render';
 	import { getCoverage } from '$lib/ui/fonts.svelte';
@@ -20,9 +21,9 @@
 		marks
 			.flatMap((mark) => {
 				if (mark.kind === 'line') return [`M${mark.x1} ${mark.y1}L${mark.x2} ${mark.y2}`];
-				if (mark.kind === 'shape')
-					return [`M${mark.points.map(({ x, y }) => `${x} ${y}`).join('L')}Z`];
-				return [];
+				if (mark.kind !== 'arc') return [];
+				const points = arcPoints(mark, mark.part).map(({ x, y }) => `${x} ${y}`);
+				return [`M${points.join('L')}${mark.part === 'whole' ? 'Z' : ''}`];
 			})
 			.join('')
 	);
