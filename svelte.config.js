@@ -5,6 +5,7 @@ import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
 export default {
 	preprocess: vitePreprocess(),
 	kit: {
+		output: { bundleStrategy: 'single' },
 		adapter: adapter({ precompress: true, out: process.env.HORARIUM_OUT ?? 'build' }),
 		typescript: {
 			config: (config) => {

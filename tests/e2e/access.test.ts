@@ -65,7 +65,11 @@ async function violations(page: Page): Promise<string[]> {
 	await page.evaluate(axe.source);
 	return page.evaluate(async () => {
 		const { axe } = window;
-		const { violations } = await axe.run(document, { resultTypes: ['violations'] });
+		// What is inside a picture is read as one, by the picture's name.
+		const { violations } = await axe.run(
+			{ exclude: ['svg[role=img] > *'] },
+			{ resultTypes: ['violations'] }
+		);
 		return violations.flatMap(({ id, nodes }) =>
 			nodes.map((node) => `${id}: ${node.html.slice(0, 160)}`)
 		);
