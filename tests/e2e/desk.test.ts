@@ -125,6 +125,31 @@ test('a finger chooses first and moves then', async () => {
 	await context.close();
 });
 
+test('one finger turns the pages, but not while it looks at a part of them', async () => {
+	const page = await openDesk(70);
+	const session = await page.context().newCDPSession(page);
+	const { x, y } = { x: 900, y: 560 };
+	const wipe = async (across: number) => {
+		const points = [0, 0.5, 1].map((part) => [{ x: x + part * across, y }]);
+		for (const [index, touchPoints] of points.entries())
+			await session.send('Input.dispatchTouchEvent', {
+				type: index === 0 ? 'touchStart' : 'touchMove',
+				touchPoints
+			});
+		await session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+	};
+	await wipe(-200);
+	await page.getByRole('heading', { name: 'Pages 72 and 73' }).waitFor();
+	await wipe(200);
+	await page.getByRole('heading', { name: 'Pages 70 and 71' }).waitFor();
+	await page.getByRole('button', { name: 'Closer' }).click();
+	await page.getByText('150 %').waitFor();
+	await wipe(-200);
+	await page.getByRole('button', { name: 'Whole spread' }).click();
+	await wipe(200);
+	await page.getByRole('heading', { name: 'Pages 68 and 69' }).waitFor();
+});
+
 test('the counting cursor is led by arrow keys and counts from the mid-lines', async () => {
 	const page = await openDesk(62);
 	await page.getByRole('application', { name: /^Dots of page 63/ }).focus();

@@ -14,6 +14,7 @@ import { renderCheckSheet } from '../../src/lib/core/render/check-sheet';
 import { checkSheetFont, faces } from '../../src/lib/server/fonts';
 import { anyPlan, demoPlan } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
+import { straightStrokes } from '../support/strokes';
 
 // Referee: pdf.js reads the files back.
 const toleranceMm = 0.01;
@@ -35,13 +36,11 @@ async function compare(plan: Plan) {
 			const wanted = dotMm(plan.notebook, page.side, { x, y: Math.floor(at / (columns + 1)) });
 			expect(Math.hypot(dot.x - wanted.x, dot.y - wanted.y)).toBeLessThan(toleranceMm);
 		});
-		const lines = pageMarks(plan, run, page.number).flatMap((mark) =>
-			mark.kind === 'line' ? [mark] : []
-		);
+		const lines = straightStrokes(pageMarks(plan, run, page.number));
 		expect(read.strokes).toHaveLength(lines.length);
 		lines.forEach((line, at) => {
-			const from = dotMm(plan.notebook, page.side, { x: line.x1, y: line.y1 });
-			const to = dotMm(plan.notebook, page.side, { x: line.x2, y: line.y2 });
+			const from = dotMm(plan.notebook, page.side, line.from);
+			const to = dotMm(plan.notebook, page.side, line.to);
 			const stroke = read.strokes[at];
 			if (!stroke) throw new Error('a stroke is missing');
 			expect(Math.hypot(stroke.x1 - from.x, stroke.y1 - from.y)).toBeLessThan(toleranceMm);

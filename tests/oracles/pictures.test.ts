@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { PNG } from 'pngjs';
 import { describe, expect, test } from 'vitest';
 import { pageMarks, planRun, type Plan, type Run } from '../../src/lib/core/fit';
-import { arcPoints, dotMm, pageOf, type Page } from '../../src/lib/core/paper';
+import { dotMm, pageOf, type Page } from '../../src/lib/core/paper';
 import { isMissing, letters } from '../../src/lib/core/hand';
 import { coverageOf } from '../../src/lib/core/render/faces';
 import { pageArt } from '../../src/lib/core/render/page-art';
@@ -12,6 +12,7 @@ import { renderSvg } from '../../src/lib/core/render/svg';
 import { faces as openedFaces } from '../../src/lib/server/fonts';
 import { anyPlan, demoPlan } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
+import { straightStrokes } from '../support/strokes';
 import { readSvg } from '../support/read-svg';
 
 // Referees: @xmldom/xmldom and svg-pathdata read SVGs back, pngjs PNGs, pdf.js PDFs.
@@ -31,23 +32,12 @@ function compareSvg(plan: Plan, run: Run, page: Page) {
 		expect(Math.hypot(dot.x - wanted.x, dot.y - wanted.y)).toBeLessThan(toleranceMm);
 	});
 	const marks = pageMarks(plan, run, page.number);
-	const lines = marks.flatMap((mark) => {
-		if (mark.kind === 'line') return [[mark.x1, mark.y1, mark.x2, mark.y2] as const];
-		if (mark.kind !== 'arc') return [];
-		const points = arcPoints(mark, mark.part);
-		const pairs = points.map((point, index) => {
-			const next = points[(index + 1) % points.length] ?? point;
-			// Each of them lies on the circle.
-			expect(Math.hypot(point.x - mark.x, point.y - mark.y)).toBeCloseTo(mark.radius);
-			return [point.x, point.y, next.x, next.y] as const;
-		});
-		return mark.part === 'whole' ? pairs : pairs.slice(0, -1);
-	});
+	const lines = straightStrokes(marks);
 	expect(read.strokes).toHaveLength(lines.length);
-	lines.forEach(([x1, y1, x2, y2], at) => {
+	lines.forEach((line, at) => {
 		const stroke = read.strokes[at];
-		const from = dotMm(plan.notebook, page.side, { x: x1, y: y1 });
-		const to = dotMm(plan.notebook, page.side, { x: x2, y: y2 });
+		const from = dotMm(plan.notebook, page.side, line.from);
+		const to = dotMm(plan.notebook, page.side, line.to);
 		expect(Math.hypot((stroke?.x1 ?? 0) - from.x, (stroke?.y1 ?? 0) - from.y)).toBeLessThan(
 			toleranceMm
 		);

@@ -24,8 +24,8 @@ export interface PlannerWorker {
 	plan: (plan: Plan, better: (run: Run) => void) => Promise<Run | undefined>;
 	/** Plans what is shown already, so that the first change to it is answered as fast as the later ones. */
 	warm: (plan: Plan) => Promise<void>;
-	/** What `build` of the program has worked out before in this browser is not worked out again. */
-	suggest: (plan: Plan, build: string) => Promise<Suggestion[] | undefined>;
+	/** The aims that are not the plan's own. What `build` of the program has worked out before in this browser is not worked out again. */
+	suggestOthers: (plan: Plan, build: string) => Promise<Suggestion[] | undefined>;
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	compare: (plan: Plan) => Promise<Summary>;
 	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
@@ -79,10 +79,11 @@ expose({
 		const own = newest;
 		await planned(plan, () => own === newest);
 	},
-	suggest: async (plan, build) => {
+	suggestOthers: async (plan, build) => {
 		const own = newest;
 		const suggestions: Suggestion[] = [];
 		for (const aim of ['fewest-pages', 'balanced', 'roomiest'] as const) {
+			if (aim === plan.aim) continue;
 			const aimed = { ...plan, aim };
 			const known = await knownSummary(build, aimed);
 			const run = known ? undefined : await planned(aimed, () => own === newest);

@@ -6,3 +6,4 @@ export * from './cut-lines';
 export * from './fault';
 export * from './advice';
 export * from './order';
+export * from './again';

@@ -8,6 +8,7 @@ export * from './shared-pages';
 export * from './summary';
 export * from './titles';
 export * from './hold';
+export * from './beside';
 export type { Lay } from './steady';
 export * from './hand-placed';
 export * from './rooms';

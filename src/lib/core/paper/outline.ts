@@ -10,8 +10,8 @@ export interface Compass extends Dot {
 	readonly radius: number;
 }
 
-/** Straight pieces that a quarter of a circle is drawn with. */
-export const arcPieces = 12;
+/** Straight pieces that a quarter of a circle is drawn with: no corner is seen at any size on a page. */
+export const arcPieces = 36;
 
 /** Points on a circle, or on its upper half, from its left end over the top. */
 export function arcPoints({ x, y, radius }: Compass, part: 'whole' | 'upper'): Dot[] {

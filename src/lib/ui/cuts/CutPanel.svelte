@@ -4,6 +4,7 @@
 		cautions,
 		cutKinds,
 		cutOrder,
+		cutsAgain,
 		frontsOf,
 		fromTheEnd,
 		windowLast,
@@ -24,6 +25,15 @@
 	const has = (kind: CutKind) => desk.cuts.some((cut) => cut.kind === kind);
 	const advice = $derived(draft.advice);
 	const sentence = (words: string) => words[0]?.toUpperCase() + words.slice(1);
+	/** What earlier months cut into their weeks, for the leaves of this month's. */
+	const again = $derived.by(() => {
+		const pages = desk.run.blocks.flatMap(({ as, pieces }) =>
+			as.part ? pieces.map(({ page }) => page) : []
+		);
+		const set =
+			pages.length > 0 ? { first: Math.min(...pages), last: Math.max(...pages) } : undefined;
+		return cutsAgain(desk.plan.earlierCuts ?? [], desk.cuts, set);
+	});
 	let kindWanted: CutKind | undefined;
 
 	/** The menu gives the focus back to its button; the new cut's measures take it. */
@@ -129,6 +139,13 @@
 		</ul>
 		{#each desk.plan.earlierCuts ?? [] as cut, index (index)}
 			<p class="pb-2 text-ink-soft">{cutTitle(cut)}, cut by an earlier month</p>
+		{/each}
+		{#each again as cut (cut.kind)}
+			<p class="pb-2">
+				<button class="button" onclick={() => begun(() => draft.set(cut))}
+					>Again for this month’s weeks: {cutTitle(cut)}</button
+				>
+			</p>
 		{/each}
 		<DropdownMenu.Root>
 			<DropdownMenu.Trigger class="button" data-testid="add-cut">Add a cut ▾</DropdownMenu.Trigger>

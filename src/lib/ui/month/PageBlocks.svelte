@@ -5,7 +5,7 @@
 	import BlockMenu from './BlockMenu.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
 
-	/** What stands on one page, by name: to be dragged to another page, or sent there from its menu. */
+	/** What stands on one page, by name: to be dragged to another page and place, or sent there from its menu. */
 	let { desk, page }: { desk: MonthDesk; page: number } = $props();
 
 	interface Chip {
@@ -29,13 +29,12 @@
 
 	function finalize(event: CustomEvent<DndEvent<Chip>>) {
 		dragged = undefined;
-		const known = new Set(own.map(({ id }) => id));
-		for (const { id } of event.detail.items) {
-			const block = byKey.get(id);
-			// What lies over the fold begins on the left page, wherever it was dropped.
-			if (block && !known.has(id))
-				desk.pin(block, block.pieces.length > 1 ? page - (page % 2) : page);
-		}
+		const { items, info } = event.detail;
+		const block = byKey.get(info.id);
+		if (!block || !items.some(({ id }) => id === info.id)) return;
+		if (items.length === own.length && items.every(({ id }, at) => id === own[at]?.id)) return;
+		const order = items.flatMap(({ id }) => byKey.get(id)?.wish ?? []);
+		desk.putAmong(block, page, order);
 	}
 </script>
 
@@ -61,7 +60,7 @@
 					{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
 						<span
 							use:dragHandle
-							aria-label="Drag {blockName(block)} to another page"
+							aria-label="Drag {blockName(block)} to another place or page"
 							class="flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
 							><svg viewBox="0 0 8 14" class="h-3" aria-hidden="true">
 								{#each [2, 7, 12] as y (y)}

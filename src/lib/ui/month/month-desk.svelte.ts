@@ -8,6 +8,8 @@ import {
 	lockPages,
 	pinOf,
 	planOf,
+	putAmong,
+	summaryOf,
 	swapSides,
 	undrawPage,
 	unlockPages,
@@ -61,6 +63,8 @@ export interface DeskInput {
 }
 
 const rememberMs = 300;
+/** A hand that has changed nothing for so long rests. */
+const restMs = 400;
 /** Steps of which one may have been on its way when the page was left. */
 const mostOnTheWay = 20;
 /** After such a pause typing begins a step of its own. */
@@ -89,6 +93,7 @@ export class MonthDesk {
 	readonly saver: Saver<KeptMonth>;
 	private channel: BroadcastChannel | undefined;
 	private remembering: ReturnType<typeof setTimeout> | undefined;
+	private resting: ReturnType<typeof setTimeout> | undefined;
 	private recalled = false;
 	private changedAt = 0;
 
@@ -170,13 +175,14 @@ export class MonthDesk {
 		const shown = this.month;
 		this.recallOnce();
 		if (this.month !== shown || this.input.trouble) this.ask();
-		else void this.suggest(this.plan);
+		else this.suggest(this.plan);
 		this.opened = true;
 		return () => {
 			this.opened = false;
 			this.rememberNow();
 			window.removeEventListener('pagehide', leave);
 			touched.abort();
+			clearTimeout(this.resting);
 			this.planner?.close();
 			this.planner = undefined;
 			this.channel?.close();
@@ -366,6 +372,11 @@ export class MonthDesk {
 		this.moveByHand(block.wish, wishes);
 	}
 
+	/** Sends a block to a page, among those that stand there, named from top to bottom. */
+	putAmong(block: Block, page: number, order: readonly string[]): void {
+		this.moveByHand(block.wish, putAmong(this.wishes, block, page, order));
+	}
+
 	/** Keeps everything on some pages as it is, or lets it move again. */
 	lock(first: number, last: number, locked: boolean): void {
 		const wishes = locked
@@ -458,15 +469,22 @@ export class MonthDesk {
 			this.moved = others.length > 0 ? { move: this.moving, others } : undefined;
 			this.moving = undefined;
 		}
-		void this.suggest(plan);
+		this.suggest(plan);
 	}
 
-	private async suggest(plan: Plan): Promise<void> {
-		// The old ones stay until the new ones are known: most changes leave them as they are.
+	/** Has the other aims worked out once the hand rests; the old numbers stay until then, most changes leave them. */
+	private suggest(plan: Plan): void {
 		this.suggesting = true;
-		const suggestions = await this.planner?.suggest(plan);
-		if (!suggestions || plan !== this.plan) return;
-		this.suggestions = suggestions;
+		const own = { aim: plan.aim, summary: summaryOf(this.run) };
+		this.suggestions = [...this.suggestions.filter(({ aim }) => aim !== plan.aim), own];
+		clearTimeout(this.resting);
+		this.resting = setTimeout(() => void this.suggestOthers(plan, own), restMs);
+	}
+
+	private async suggestOthers(plan: Plan, own: Suggestion): Promise<void> {
+		const others = await this.planner?.suggestOthers(plan);
+		if (!others || plan !== this.plan) return;
+		this.suggestions = [own, ...others];
 		this.suggesting = false;
 	}
 

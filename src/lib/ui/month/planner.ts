@@ -53,9 +53,9 @@ export class Planner {
 		return this.remote.warm(plan);
 	}
 
-	/** The three aims in a few numbers each; undefined when a newer plan came in between. */
-	suggest(plan: Plan): Promise<Suggestion[] | undefined> {
-		return this.remote.suggest(plan, version);
+	/** The aims that are not the plan's own in a few numbers each; undefined when a newer plan came in between. */
+	suggestOthers(plan: Plan): Promise<Suggestion[] | undefined> {
+		return this.remote.suggestOthers(plan, version);
 	}
 
 	/** What another plan comes to. */

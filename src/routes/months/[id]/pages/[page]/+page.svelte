@@ -23,6 +23,7 @@
 	import { openSpread } from '$lib/ui/page/open-spread';
 	import PlaceOfBlock from '$lib/ui/page/PlaceOfBlock.svelte';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
+	import { swipes } from '$lib/ui/page/swipe';
 	import ZoomPane from '$lib/ui/page/ZoomPane.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 
@@ -65,13 +66,13 @@
 
 	function pressed(event: KeyboardEvent) {
 		if (isTyping(event) || event.altKey || event.ctrlKey) return;
-		const to =
-			event.key === 'ArrowLeft'
-				? open?.before
-				: event.key === 'ArrowRight'
-					? open?.after
-					: undefined;
-		if (to !== undefined) void goto(address(to), { keepFocus: true });
+		if (event.key === 'ArrowLeft') turn('before');
+		else if (event.key === 'ArrowRight') turn('after');
+	}
+
+	function turn(way: 'before' | 'after') {
+		const to = open?.[way];
+		if (to !== undefined && !move.moving) void goto(address(to), { keepFocus: true });
 	}
 </script>
 
@@ -84,7 +85,12 @@
 
 <main id="main" class="flex min-h-0 flex-1 flex-col gap-x-6 px-5 py-3 lg:flex-row">
 	{#if open}
-		<section aria-label="The open spread" class="flex min-w-0 flex-1 flex-col">
+		<section
+			aria-label="The open spread"
+			class="flex min-w-0 flex-1 flex-col"
+			data-leafed
+			{@attach swipes(turn)}
+		>
 			<div class="flex flex-wrap items-center gap-x-4 gap-y-1 pb-1">
 				<h1 class="text-2xl">Pages {open.spread.left} and {open.spread.right}</h1>
 				<nav aria-label="Spreads" class="flex gap-1">
