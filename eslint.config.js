@@ -24,6 +24,7 @@ const order = [
 	'catalogue',
 	'fit',
 	'guide',
+	'making',
 	'render',
 	'formats'
 ];

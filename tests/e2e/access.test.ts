@@ -16,6 +16,7 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 		`${month}/compare`,
 		`${month}/pages/64`,
 		`${month}/guide/64`,
+		`${month}/make`,
 		`${month}/sheets`,
 		`${app.address}/notebooks`,
 		`${app.address}/notebooks/new`,

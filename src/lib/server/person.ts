@@ -1,4 +1,5 @@
-import { readJson, handSchema } from '$lib/core/formats';
+import { handSchema, makingSchema, readJson } from '$lib/core/formats';
+import { usualMaking, type MakingSettings } from '$lib/core/making';
 import { defaultHand, type Hand } from '$lib/core/hand';
 import type { PrintedBars } from '$lib/core/paper';
 import type { Db } from './database';
@@ -10,7 +11,7 @@ export interface Printer extends PrintedBars {
 	readonly name: string;
 }
 
-/** What is kept of the person: the measured hand, and the printers they print with. */
+/** What is kept of the person: the measured hand, how they work, and the printers they print with. */
 export class PersonStore {
 	constructor(private readonly db: Db) {}
 
@@ -23,6 +24,17 @@ export class PersonStore {
 
 	setHand(hand: Hand): Promise<void> {
 		return this.keep('hand', JSON.stringify(hand));
+	}
+
+	/** How the person works, or the usual way until they say. */
+	async making(): Promise<MakingSettings> {
+		const kept = await this.setting('making');
+		const making = kept === undefined ? undefined : readJson(makingSchema, kept);
+		return making?.ok ? making.value : usualMaking;
+	}
+
+	setMaking(making: MakingSettings): Promise<void> {
+		return this.keep('making', JSON.stringify(making));
 	}
 
 	/** Language of the names on pages as a BCP 47 tag, where the person chose one. */

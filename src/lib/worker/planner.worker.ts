@@ -10,6 +10,7 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
+import { makingPlan, type Evenings, type MakingPlan, type Workshop } from '$lib/core/making';
 import { keepSummary, knownSummary } from './kept-summaries';
 
 /** A run for one of the aims, in a few numbers. */
@@ -29,6 +30,14 @@ export interface PlannerWorker {
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	compare: (plan: Plan) => Promise<Summary>;
 	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
+	/** The sittings in which what is not drawn yet is made, from `today` on. */
+	making: (
+		plan: Plan,
+		run: Run,
+		workshop: Workshop,
+		evenings: Evenings,
+		today: string
+	) => Promise<MakingPlan>;
 }
 
 /** A run that takes longer is shown as it stands, and again every so often. */
@@ -109,5 +118,7 @@ expose({
 			state = search.next();
 		}
 		return state.value;
-	}
+	},
+	making: async (plan, run, workshop, evenings, today) =>
+		makingPlan(plan, run, workshop, evenings, today)
 } satisfies PlannerWorker);

@@ -1,6 +1,7 @@
 import { createContext } from 'svelte';
 import { begin as begun, idGiver, kindById } from '$lib/core/catalogue';
 import type { Cut } from '$lib/core/cuts';
+import type { Evenings, MakingPlan, Workshop } from '$lib/core/making';
 import {
 	drawPage,
 	holdAt,
@@ -445,6 +446,11 @@ export class MonthDesk {
 	/** Changes that would give a wish without a place one; each was tried out. */
 	remedies(wish: string): Promise<Remedy[]> {
 		return this.planner?.remedies(this.plan, this.run, wish) ?? Promise.resolve([]);
+	}
+
+	/** The sittings in which what is not drawn yet is made. */
+	making(workshop: Workshop, evenings: Evenings, today: string): Promise<MakingPlan> | undefined {
+		return this.planner?.making(this.plan, this.run, workshop, evenings, today);
 	}
 
 	private present(history: History<KeptMonth>): void {

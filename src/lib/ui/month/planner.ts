@@ -1,6 +1,7 @@
 import { version } from '$app/environment';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
+import type { MakingPlan } from '$lib/core/making';
 import type { PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
 /** Hears of runs with the plan they belong to; `final` ends the work on it. */
@@ -66,6 +67,11 @@ export class Planner {
 	/** Changes that would give a wish without a place one. */
 	remedies(plan: Plan, run: Run, wish: string): Promise<Remedy[]> {
 		return this.remote.remedies(plan, run, wish);
+	}
+
+	/** The sittings in which a run is drawn. */
+	making(...asked: Parameters<PlannerWorker['making']>): Promise<MakingPlan> {
+		return this.remote.making(...asked);
 	}
 
 	close(): void {

@@ -41,6 +41,11 @@
 						here: page.route.id?.includes('/guide/')
 					},
 					{
+						name: 'Make',
+						href: `/months/${current.id}/make`,
+						here: page.route.id?.endsWith('/make')
+					},
+					{
 						name: 'Sheets',
 						href: `/months/${current.id}/sheets`,
 						here: page.route.id?.endsWith('/sheets')

@@ -1,0 +1,39 @@
+import * as yup from 'yup';
+import { inkKinds, rules } from '../making';
+import { list, measure, missing, oneOf, record, whole } from './rules';
+
+const seconds = whole(0, 86_400);
+const found = record({ touch: seconds, over: seconds, erase: seconds });
+const ink = record({ kind: oneOf(inkKinds).required(missing), found });
+const ratio = measure(0.05, 20, 'times the usual time');
+const clock = yup
+	.string()
+	.strict()
+	.matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time such as 20:00');
+
+/** How a person works, as the screens send it. */
+export const makingSchema = record({
+	evenings: record({
+		at: clock.required(missing),
+		minutes: whole(10, 600).required(missing),
+		days: list(whole(0, 6).required(missing), 0, 7).required(missing),
+		daysBefore: whole(0, 60).required(missing)
+	}).required(missing),
+	shelf: record({
+		tint: ink.required(missing),
+		rule: ink.required(missing),
+		letter: ink.required(missing),
+		write: ink.required(missing)
+	}).required(missing),
+	pace: record({
+		cut: ratio,
+		pencil: ratio,
+		tint: ratio,
+		rule: ratio,
+		letter: ratio,
+		write: ratio,
+		erase: ratio,
+		look: ratio
+	}).default({}),
+	off: list(oneOf(rules.map(({ id }) => id)).required(missing), 0, rules.length).required(missing)
+}).required(missing);

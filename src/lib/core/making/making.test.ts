@@ -1,0 +1,184 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { anyPlan, demoPlan, planWith } from '../../../../tests/support/arbitraries';
+import { often } from '../../../../tests/support/effort';
+import { wrongIn } from '../../../../tests/support/judge-order';
+import { pageMarks, planRun, type Plan } from '../fit';
+import {
+	endOf,
+	fewestTicks,
+	layOut,
+	listOrder,
+	makingPlan,
+	monthWork,
+	ownPace,
+	rules,
+	secondsFor,
+	usualEvenings,
+	usualMaking,
+	type PassId,
+	type SpreadWork,
+	type Ticked
+} from '.';
+
+const early = '2000-01-01';
+
+/** When each pass of a page begins and ends, by its tasks' ids. */
+function timesOn({ tasks, ordered }: SpreadWork, page: number) {
+	return ordered.order.flatMap(({ job, start, end }) => {
+		const task = tasks[job];
+		return task?.page === page ? [{ task, start, end }] : [];
+	});
+}
+
+describe('what a page is drawn in', () => {
+	test('keeps to every rule, for any month', () => {
+		// Written down from the trade and not from the rules: minutes of a brush pen and a fine liner.
+		fc.assert(
+			fc.property(anyPlan, (plan) => {
+				const run = planRun(plan);
+				for (const spread of monthWork(plan, run, usualMaking)) {
+					expect(wrongIn(spread.problem, spread.ordered.order)).toEqual([]);
+					expect(spread.ordered.end).toBeLessThanOrEqual(
+						endOf(spread.problem, listOrder(spread.problem))
+					);
+					for (const page of spread.pages) {
+						const times = timesOn(spread, page);
+						const of = (...passes: PassId[]) =>
+							times.filter(({ task }) => passes.includes(task.pass));
+						const apart = (first: typeof times, then: typeof times, seconds: number) => {
+							for (const { end } of first)
+								for (const { start } of then) expect(start - end).toBeGreaterThanOrEqual(seconds);
+						};
+						apart(of('cut'), of('pencil', 'tint', 'rule', 'letter', 'write', 'erase', 'look'), 0);
+						apart(of('pencil'), of('tint', 'rule', 'letter', 'write'), 0);
+						apart(of('tint'), of('rule', 'letter', 'write'), 3 * 60);
+						apart(of('rule'), of('letter', 'write'), 30);
+						apart(of('tint'), of('erase'), 10 * 60);
+						apart(of('rule', 'letter', 'write'), of('erase'), 3 * 60);
+						expect(times.at(-1)?.task.pass ?? 'look').toBe('look');
+					}
+				}
+			}),
+			{ numRuns: often(120) }
+		);
+	});
+
+	test('is everything that stands on it, each colour once', () => {
+		fc.assert(
+			fc.property(anyPlan, (plan) => {
+				const run = planRun(plan);
+				const tasks = monthWork(plan, run, usualMaking).flatMap((spread) => spread.tasks);
+				expect(new Set(tasks.map(({ id }) => id)).size).toBe(tasks.length);
+				for (const { number } of run.pages) {
+					const marks = pageMarks(plan, run, number);
+					const own = tasks.filter(({ page }) => page === number).map(({ pass }) => pass);
+					const tones = new Set(
+						marks.flatMap((mark) =>
+							mark.kind === 'tint' && mark.tone !== 'art' ? [mark.tone] : []
+						)
+					);
+					expect(own.filter((pass) => pass === 'tint')).toHaveLength(tones.size);
+					const lines = marks.some(({ kind }) => kind === 'line' || kind === 'arc');
+					expect(own.includes('rule')).toBe(lines);
+					expect(own.includes('look')).toBe(marks.length > 0);
+				}
+			}),
+			{ numRuns: often(120) }
+		);
+	});
+
+	test('a rule that is switched off holds no longer, and drawn pages are not made again', () => {
+		const plan = planWith([{ id: 'c', kind: 'month-calendar', form: 'month-grid', span: 'page' }]);
+		const run = planRun(plan);
+		const [whole] = monthWork(plan, run, usualMaking);
+		const off = rules.map(({ id }) => id);
+		const [free] = monthWork(plan, run, { ...usualMaking, off });
+		expect(free?.problem.delays).toEqual([]);
+		expect(free?.ordered.end ?? 0).toBeLessThan(whole?.ordered.end ?? 0);
+		const [page] = whole?.pages ?? [];
+		const drawn: Plan = { ...plan, drawn: { pages: [page ?? 0], blocks: [] } };
+		expect(monthWork(drawn, run, usualMaking)).toEqual([]);
+	});
+});
+
+describe('sittings of a month', () => {
+	test('hold every task once, in time where it goes, and no sitting is longer than it is', () => {
+		fc.assert(
+			fc.property(anyPlan, fc.integer({ min: 10, max: 120 }), (plan, minutes) => {
+				const run = planRun(plan);
+				const made = makingPlan(plan, run, usualMaking, { ...usualEvenings, minutes }, early);
+				const all = monthWork(plan, run, usualMaking).flatMap(({ tasks }) => tasks);
+				const pieces = [...made.sittings.flatMap((sitting) => sitting.pieces), ...made.unseated];
+				expect(pieces.flatMap(({ tasks }) => tasks.map(({ id }) => id)).sort()).toEqual(
+					all.map(({ id }) => id).sort()
+				);
+				for (const { seconds, pieces: own } of made.sittings) {
+					expect(seconds).toBeLessThanOrEqual(minutes * 60);
+					expect(own.length).toBeGreaterThan(0);
+				}
+				// Parts of a spread that is too long come one after the other.
+				const parts = made.sittings.flatMap((sitting) =>
+					sitting.pieces.flatMap(({ left, part }) => (part ? [{ left, part: part[0] }] : []))
+				);
+				for (const { left } of parts) {
+					const own = parts.filter((other) => other.left === left).map(({ part }) => part);
+					expect(own).toEqual(own.toSorted((a, b) => a - b));
+				}
+			}),
+			{ numRuns: often(60) }
+		);
+	});
+
+	test('the demo month takes as many as its own time asks, before it begins', () => {
+		const plan = demoPlan();
+		const made = makingPlan(plan, planRun(plan), usualMaking, usualEvenings, early);
+		expect(made.unseated).toEqual([]);
+		expect(made.proven).toBe(true);
+		expect(made.sittings).toHaveLength(Math.ceil(made.seconds / (50 * 60)));
+		expect(made.sittings.some(({ late }) => late)).toBe(false);
+		expect(made.sittings[0]?.day).toBe('2027-04-24');
+		const tasks = made.sittings.flatMap(({ pieces }) => pieces.flatMap((piece) => piece.tasks));
+		expect(layOut(tasks, usualMaking.shelf)).toEqual(
+			expect.arrayContaining(['pencil', 'ruler', 'fine liner', 'brush pen', 'eraser'])
+		);
+	});
+});
+
+test('a pace is learned from ticks, and pauses do not count', () => {
+	fc.assert(
+		fc.property(
+			fc.array(
+				fc.record({
+					usual: fc.integer({ min: 20, max: 600 }),
+					pause: fc.integer({ min: 0, max: 9 })
+				}),
+				{ minLength: 40, maxLength: 80 }
+			),
+			fc.constantFrom(0.5, 1, 1.7),
+			(ticks, ratio) => {
+				// At every tenth tick, whatever the generator says, the person had tea.
+				const taken = ticks.map(({ usual, pause }, at): Ticked => {
+					const wobble = 0.9 + (pause / 9) * 0.2;
+					return {
+						pass: 'rule',
+						usual,
+						taken: usual * ratio * wobble + (at % 10 === 0 ? 1200 : 0)
+					};
+				});
+				const { rule } = ownPace(taken);
+				expect(rule).toBeGreaterThan(ratio * 0.89);
+				expect(rule).toBeLessThan(ratio * 1.12);
+			}
+		)
+	);
+	const few = Array.from({ length: fewestTicks - 1 }, () => ({
+		pass: 'rule' as const,
+		usual: 10,
+		taken: 20
+	}));
+	expect(ownPace(few)).toEqual({});
+	const work = { strokes: 10, mm: 1000, letters: 0, cm2: 0 };
+	expect(secondsFor('rule', work)).toBe(20 + 40 + 40);
+	expect(secondsFor('rule', work, { rule: 1.5 })).toBe(150);
+});

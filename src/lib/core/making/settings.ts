@@ -1,0 +1,20 @@
+import { usualEvenings, type Evenings } from './evenings';
+import type { OwnPace } from './pace';
+import { usualShelf, type Shelf } from './shelf';
+
+/** What a person says of how they work: it holds for every month. */
+export interface MakingSettings {
+	readonly evenings: Evenings;
+	readonly shelf: Shelf;
+	/** Rules that are switched off. */
+	readonly off: readonly string[];
+	/** How fast they are, as far as it is known from what they ticked off. */
+	readonly pace: OwnPace;
+}
+
+export const usualMaking: MakingSettings = {
+	evenings: usualEvenings,
+	shelf: usualShelf,
+	off: [],
+	pace: {}
+};

@@ -1,0 +1,28 @@
+import { inkFacts, type Drying, type InkKind } from './inks';
+import { isInked, type InkedPass, type PassId } from './passes';
+
+/** With what a person does a pass; times that were found on the paper replace the usual ones. */
+export interface Ink {
+	readonly kind: InkKind;
+	readonly found?: Partial<Drying>;
+}
+
+/** A person's inks by what they are used for. */
+export type Shelf = Readonly<Record<InkedPass, Ink>>;
+
+export const usualShelf: Shelf = {
+	tint: { kind: 'brush' },
+	rule: { kind: 'liner' },
+	letter: { kind: 'liner' },
+	write: { kind: 'liner' }
+};
+
+const dry: Drying = { touch: 0, over: 0, erase: 0 };
+
+/** How long what a pass leaves on the paper stays wet, in seconds. */
+export function dryingOf(shelf: Shelf, pass: PassId): Drying {
+	if (!isInked(pass)) return dry;
+	const { kind, found } = shelf[pass];
+	const { touch, over, erase } = inkFacts[kind];
+	return { touch, over, erase, ...found };
+}

@@ -1,0 +1,153 @@
+import { cutOrder, frontOf } from '../cuts';
+import { cutsOf, kindOf, pageMarks, type Plan, type Run } from '../fit';
+import { letters } from '../hand';
+import type { Mark, Tone } from '../draw';
+import { firstDayOfWeek, formatMonth, monthShape } from '../month';
+import { spreadOf } from '../paper';
+import { bestOrder, type OrderProblem, type Ordered } from './order';
+import { noWork, secondsFor, type OwnPace, type Work } from './pace';
+import type { PassId } from './passes';
+import { rulesIn, type Task } from './rules';
+import { dryingOf, type Shelf } from './shelf';
+
+/** With what, how fast and by which rules a person works. */
+export interface Workshop {
+	readonly shelf: Shelf;
+	readonly pace: OwnPace;
+	/** Rules that the person has switched off. */
+	readonly off: readonly string[];
+}
+
+/** All there is to do on an open spread, and the order in which it is done first. */
+export interface SpreadWork {
+	readonly left: number;
+	/** Pages of the month on it that are not drawn yet. */
+	readonly pages: readonly number[];
+	readonly tasks: readonly Task[];
+	readonly problem: OrderProblem;
+	readonly ordered: Ordered;
+	/** The first day on which it is needed, such as 2027-05-03. */
+	readonly neededBy: string;
+}
+
+/** What is still to be drawn of a month, spread by spread as they lie in the book. */
+export function monthWork(plan: Plan, run: Run, workshop: Workshop): SpreadWork[] {
+	const pages = run.pages.map(({ number }) => number).filter((page) => !isDrawn(plan, page));
+	const lefts = [...new Set(pages.map((page) => spreadOf(page).left))];
+	return lefts.flatMap((left): SpreadWork[] => {
+		const here = pages.filter((page) => spreadOf(page).left === left);
+		const tasks = here.flatMap((page) => tasksOf(plan, run, page, workshop));
+		if (tasks.length === 0) return [];
+		const problem = problemOf(tasks, workshop);
+		const neededBy = neededOn(plan, run, here);
+		return [{ left, pages: here, tasks, problem, ordered: bestOrder(problem), neededBy }];
+	});
+}
+
+function isDrawn(plan: Plan, page: number): boolean {
+	return plan.drawn?.pages.includes(page) ?? false;
+}
+
+/** Tasks and the waits between them: what the rules say of two tasks of one page; pages that face each other do not wait. */
+export function problemOf(tasks: readonly Task[], { shelf, off }: Workshop): OrderProblem {
+	const holding = rulesIn(off);
+	return {
+		jobs: tasks.map(({ seconds, pass }) => ({
+			length: seconds,
+			tail: dryingOf(shelf, pass).touch
+		})),
+		delays: tasks.flatMap((first, from) =>
+			tasks.flatMap((second, to) => {
+				if (first === second || first.page !== second.page) return [];
+				const waits = holding.flatMap((rule) => rule.wait(first, second, shelf) ?? []);
+				return waits.length > 0 ? [{ from, to, least: Math.max(...waits) }] : [];
+			})
+		)
+	};
+}
+
+/** The tasks of a page: one tint a colour, the other passes once. Cuts are made on a leaf's front. */
+export function tasksOf(
+	plan: Plan,
+	run: Run,
+	page: number,
+	{ pace }: Pick<Workshop, 'pace'>
+): Task[] {
+	const marks = pageMarks(plan, run, page);
+	if (marks.length === 0) return [];
+	const task = (pass: PassId, work: Work, tone?: Tone): Task => ({
+		id: [page, pass, tone].filter(Boolean).join(' '),
+		page,
+		pass,
+		...(tone ? { tone } : {}),
+		seconds: secondsFor(pass, work, pace)
+	});
+	const cut = page === frontOf(page) && isCut(plan, page);
+	const lettered = lettersIn(marks, true);
+	const written = lettersIn(marks, false);
+	const ruled = ruledIn(marks, plan.notebook.pitchMm);
+	return [
+		...(cut ? [task('cut', noWork)] : []),
+		...(lettered > 0 ? [task('pencil', { ...noWork, letters: lettered })] : []),
+		...tintsIn(marks, plan.notebook.pitchMm).map(([tone, work]) => task('tint', work, tone)),
+		...(ruled.strokes > 0 ? [task('rule', ruled)] : []),
+		...(lettered > 0 ? [task('letter', { ...noWork, letters: lettered })] : []),
+		...(written > 0 ? [task('write', { ...noWork, letters: written })] : []),
+		...(lettered > 0 ? [task('erase', noWork)] : []),
+		task('look', noWork)
+	];
+}
+
+function isCut(plan: Plan, front: number): boolean {
+	return cutOrder(plan.notebook, cutsOf(plan)).some((step) => step.front === front);
+}
+
+function lettersIn(marks: readonly Mark[], drawn: boolean): number {
+	return marks.reduce(
+		(sum, mark) =>
+			mark.kind === 'text' && (mark.style === 'lettering') === drawn
+				? sum + letters(mark.text).length
+				: sum,
+		0
+	);
+}
+
+function ruledIn(marks: readonly Mark[], pitchMm: number): Work {
+	return marks.reduce((work, mark) => {
+		if (mark.kind !== 'line' && mark.kind !== 'arc') return work;
+		const squares =
+			mark.kind === 'line'
+				? Math.hypot(mark.x2 - mark.x1, mark.y2 - mark.y1)
+				: mark.radius * Math.PI * (mark.part === 'whole' ? 2 : 1);
+		return { ...work, strokes: work.strokes + 1, mm: work.mm + squares * pitchMm };
+	}, noWork);
+}
+
+/** Areas to tint by colour; where a picture goes nothing is tinted. */
+function tintsIn(marks: readonly Mark[], pitchMm: number): [Tone, Work][] {
+	const found = new Map<Tone, Work>();
+	for (const mark of marks) {
+		if (mark.kind !== 'tint' || mark.tone === 'art') continue;
+		const { strokes, cm2 } = found.get(mark.tone) ?? noWork;
+		const area = (mark.w * mark.h * pitchMm * pitchMm) / 100;
+		found.set(mark.tone, { ...noWork, strokes: strokes + 1, cm2: cm2 + area });
+	}
+	return [...found];
+}
+
+/**
+ * The first day on which something of a spread is used: a week's first day, the month's last for what looks back on it,
+ * else the 1st. (Common practice.)
+ */
+function neededOn(plan: Plan, run: Run, pages: readonly number[]): string {
+	const shape = monthShape(plan.month, plan.weekStart);
+	const first = `${formatMonth(plan.month)}-01`;
+	const last = `${formatMonth(plan.month)}-${shape.days}`;
+	const days = run.blocks
+		.filter(({ pieces }) => pieces.some(({ page }) => pages.includes(page)))
+		.map(({ as }) => {
+			if (as.part) return firstDayOfWeek(shape, as.part.week);
+			return kindOf(as).purpose === 'review' ? last : first;
+		});
+	return days.sort()[0] ?? first;
+}

@@ -1,0 +1,81 @@
+import type { Tone } from '../draw';
+import { inkFacts } from './inks';
+import { isInked, type PassId } from './passes';
+import type { Task } from './rules';
+import type { Shelf } from './shelf';
+
+const toneWords: Readonly<Record<Tone, string>> = {
+	rest: 'the days of rest',
+	art: 'the picture',
+	line: 'every second line',
+	bar: 'the bars',
+	slack: 'the slack beside the bars',
+	'level-1': 'the first colour of the key',
+	'level-2': 'the second colour of the key',
+	'level-3': 'the third colour of the key',
+	'level-4': 'the fourth colour of the key',
+	'level-5': 'the fifth colour of the key',
+	'level-6': 'the sixth colour of the key'
+};
+
+/** A task in a person's words, without its page. */
+export function taskWords({ pass, tone }: Task): string {
+	switch (pass) {
+		case 'cut':
+			return 'Cut the leaf';
+		case 'pencil':
+			return 'Pencil boxes for the letters';
+		case 'tint':
+			return `Tint ${toneWords[tone ?? 'rest']}`;
+		case 'rule':
+			return 'Rule all lines';
+		case 'letter':
+			return 'Draw the letters';
+		case 'write':
+			return 'Write names and dates';
+		case 'erase':
+			return 'Erase the pencil';
+		case 'look':
+			return 'Look it over';
+	}
+}
+
+const toolsOf: Readonly<Record<PassId, readonly string[]>> = {
+	cut: ['blade', 'metal ruler', 'board'],
+	pencil: ['pencil', 'ruler'],
+	tint: [],
+	rule: ['ruler'],
+	letter: [],
+	write: [],
+	erase: ['eraser'],
+	look: []
+};
+
+/** What lies on the desk for some tasks, each thing once, in the order in which it is taken up. */
+export function layOut(tasks: readonly Task[], shelf: Shelf): string[] {
+	const things = tasks.flatMap(({ pass }) => [
+		...(isInked(pass) ? [inkFacts[shelf[pass].kind].name] : []),
+		...toolsOf[pass]
+	]);
+	return [...new Set(things)];
+}
+
+/** What to mind at a task: with the blade, with the ink. */
+export function mindAt({ pass }: Task, shelf: Shelf): string | undefined {
+	if (pass === 'cut') return 'A board under the leaf, light strokes, the blade away from you.';
+	return isInked(pass) ? inkFacts[shelf[pass].kind].mind : undefined;
+}
+
+/** What can be done when a task goes wrong (common practice). */
+export const slips: Readonly<Record<PassId, string>> = {
+	cut: 'A cut that went too far is closed from behind with a strip of the scrap; then the next leaf is measured from this one.',
+	pencil: 'Erase it before any ink is near.',
+	tint: 'Go on to the next edge, so that the slip becomes part of the area; a drop is dabbed off, not wiped.',
+	rule: 'A line that went too far becomes a double line or the edge of a tint; a wrong one goes under a strip of plain paper or white ink.',
+	letter:
+		'A wrong letter is made bolder into the right one, or the whole word gets a label over it.',
+	write:
+		'A wrong number is made into the right one if it allows that; else strike it out once and write beside it.',
+	erase: 'Ink that came off is drawn again once the paper has cooled down.',
+	look: 'What is missing is added now; what is one too many is left.'
+};

@@ -1,0 +1,56 @@
+<script lang="ts">
+	import {
+		mindAt,
+		passNames,
+		problemOf,
+		slips,
+		taskWords,
+		type Task,
+		type WorkPiece
+	} from '$lib/core/making';
+	import { clockWords, minuteWords, waitFor } from './drying';
+	import type { MakingDesk } from './making-desk.svelte';
+
+	interface Props {
+		making: MakingDesk;
+		monthId: string;
+		piece: WorkPiece;
+		task: Task;
+		now: number;
+		ondone: () => void;
+	}
+	/** The one thing that is to be done now, large enough to be read beside the book. */
+	let { making, monthId, piece, task, now, ondone }: Props = $props();
+
+	const { shelf } = $derived(making.settings);
+	const { delays } = $derived(problemOf(piece.tasks, making.settings));
+	const wait = $derived(waitFor(piece, delays, task, making.done, now));
+	const mind = $derived(mindAt(task, shelf));
+</script>
+
+<section aria-label="Now" class="border-y border-hairline bg-sheet px-5 py-4 print:hidden">
+	<p class="text-ink-soft">Page {task.page} · {passNames[task.pass]}</p>
+	<p class="py-1 font-serif text-4xl leading-tight" aria-live="polite">{taskWords(task)}</p>
+	<p class="text-ink-soft">
+		about {minuteWords(task.seconds)} ·
+		<a class="underline" href="/months/{monthId}/guide/{task.page}">page {task.page}, dot by dot</a>
+	</p>
+	{#if wait}
+		<p class="mt-3 border-l-4 border-caution bg-caution-ground px-3 py-2" role="timer">
+			<span class="font-serif text-2xl">{clockWords(wait.left)}</span>
+			until “{taskWords(wait.task).toLowerCase()}” is dry enough. Work outside the book, such as
+			labels and trial letters, or rest your hand.
+		</p>
+	{/if}
+	{#if mind}<p class="pt-2">{mind}</p>{/if}
+	<button
+		class="button button-main mt-4 min-h-16 w-full max-w-md text-2xl"
+		data-step
+		data-done
+		onclick={ondone}>Done: next</button
+	>
+	<details class="pt-3">
+		<summary class="cursor-pointer text-ink-soft">Something went wrong</summary>
+		<p class="pt-1">{slips[task.pass]}</p>
+	</details>
+</section>

@@ -1,0 +1,87 @@
+<script lang="ts">
+	import { taskWords, type PlannedSitting, type WorkPiece } from '$lib/core/making';
+	import { minuteWords } from './drying';
+	import type { MakingDesk } from './making-desk.svelte';
+
+	interface Props {
+		making: MakingDesk;
+		sitting: PlannedSitting;
+		/** The task that is next. */
+		next: string | undefined;
+		/** Pages that are marked as drawn are no longer planned. */
+		ondrawn: (pages: readonly number[]) => void;
+	}
+	/** All of a sitting in order, with what must be waited for in between. */
+	let { making, sitting, next, ondrawn }: Props = $props();
+
+	/** Nobody notices a shorter one, in seconds. */
+	const leastWait = 10;
+
+	interface Row {
+		readonly wait: number;
+		readonly id: string;
+		readonly page: number;
+		readonly words: string;
+		readonly seconds: number;
+	}
+
+	function rowsOf({ ordered, tasks }: WorkPiece): Row[] {
+		return ordered.order.flatMap(({ job, start }, at): Row[] => {
+			const task = tasks[job];
+			if (!task) return [];
+			const wait = start - (ordered.order[at - 1]?.end ?? 0);
+			const { id, page, seconds } = task;
+			return [{ wait, id, page, words: taskWords(task), seconds }];
+		});
+	}
+
+	const pagesOf = ({ tasks }: WorkPiece) => [...new Set(tasks.map(({ page }) => page))];
+	const pageWords = (pages: readonly number[]) =>
+		pages.length === 1 ? `Page ${pages[0]}` : `Pages ${pages[0]} and ${pages[1]}`;
+	const finished = ({ tasks }: WorkPiece) => tasks.every((task) => making.isDone(task));
+	const taskOf = (piece: WorkPiece, id: string) => piece.tasks.find((task) => task.id === id);
+
+	function ticked(piece: WorkPiece, id: string, done: boolean) {
+		const task = taskOf(piece, id);
+		if (!task) return;
+		if (done) making.finish(task, Date.now());
+		else making.takeBack(task);
+	}
+</script>
+
+{#each sitting.pieces as piece (`${piece.left} ${piece.part?.[0] ?? ''}`)}
+	<h3 class="pt-4 font-serif text-xl">
+		{pageWords(pagesOf(piece))}{#if piece.part}<span class="text-base text-ink-soft">
+				, part {piece.part[0]} of {piece.part[1]}</span
+			>{/if}
+		<span class="font-sans text-sm text-ink-soft">{minuteWords(piece.ordered.end)}</span>
+	</h3>
+	<ol>
+		{#each rowsOf(piece) as { wait, id, page, words, seconds } (id)}
+			{#if wait >= leastWait}
+				<li class="py-0.5 pl-9 text-ink-soft italic">{minuteWords(wait)} to dry</li>
+			{/if}
+			<li class={id === next ? 'bg-chosen' : ''}>
+				<label class="flex min-h-8 cursor-pointer items-center gap-3 px-2">
+					<input
+						type="checkbox"
+						class="size-5 shrink-0 accent-calm"
+						checked={id in making.done}
+						onchange={(event) => ticked(piece, id, event.currentTarget.checked)}
+					/>
+					<span class="flex-1 {id in making.done ? 'text-ink-soft' : ''}"
+						><span class="inline-block w-8 font-serif text-rubric">{page}</span>{words}</span
+					>
+					<span class="text-sm text-ink-soft">{minuteWords(seconds)}</span>
+				</label>
+			</li>
+		{/each}
+	</ol>
+	{#if finished(piece) && !piece.part}
+		<p class="border-l-4 border-calm bg-chosen px-3 py-2 print:hidden" role="status">
+			{pageWords(pagesOf(piece))}
+			{pagesOf(piece).length === 1 ? 'is' : 'are'} finished.
+			<button class="button ml-2" onclick={() => ondrawn(pagesOf(piece))}>Mark as drawn</button>
+		</p>
+	{/if}
+{/each}

@@ -1,0 +1,69 @@
+import {
+	dryingOf,
+	isInked,
+	type MakingPlan,
+	type Shelf,
+	type Task,
+	type WorkPiece
+} from '$lib/core/making';
+
+/** Something wet on a page, and how many seconds it stays so. */
+export interface Wet {
+	readonly task: Task;
+	readonly left: number;
+}
+
+/** What stays wet longest on each page now, the first to dry first: until then the page is not turned. */
+export function wetNow(
+	{ sittings }: MakingPlan,
+	done: Readonly<Record<string, number>>,
+	shelf: Shelf,
+	now: number
+): Wet[] {
+	const wet = sittings
+		.flatMap(({ pieces }) => pieces.flatMap(({ tasks }) => tasks))
+		.flatMap((task): Wet[] => {
+			const at = done[task.id];
+			if (at === undefined || !isInked(task.pass)) return [];
+			const left = Math.ceil((at - now) / 1000) + dryingOf(shelf, task.pass).touch;
+			return left > 0 ? [{ task, left }] : [];
+		})
+		.sort((a, b) => b.left - a.left);
+	return wet
+		.filter(({ task }, at) => wet.findIndex((other) => other.task.page === task.page) === at)
+		.reverse();
+}
+
+/** Seconds until a task of a piece may be begun, and what it waits for. */
+export function waitFor(
+	{ tasks, ordered: { order } }: WorkPiece,
+	delays: readonly { readonly from: number; readonly to: number; readonly least: number }[],
+	task: Task,
+	done: Readonly<Record<string, number>>,
+	now: number
+): Wet | undefined {
+	const own = tasks.indexOf(task);
+	const waits = order.flatMap(({ job }): Wet[] => {
+		const before = tasks[job];
+		const at = before && done[before.id];
+		const least = delays.find(({ from, to }) => from === job && to === own)?.least;
+		if (!before || at === undefined || least === undefined) return [];
+		const left = Math.ceil((at - now) / 1000) + least;
+		return left > 0 ? [{ task: before, left }] : [];
+	});
+	return waits.sort((a, b) => b.left - a.left)[0];
+}
+
+/** "2:05" of 125 seconds. */
+export function clockWords(seconds: number): string {
+	return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+/** "30 s", "45 min", "1 h 10 min". */
+export function minuteWords(seconds: number): string {
+	if (seconds < 45) return `${Math.round(seconds)} s`;
+	const minutes = Math.max(1, Math.round(seconds / 60));
+	const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
+	if (hours === 0) return `${minutes} min`;
+	return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}

@@ -1,0 +1,220 @@
+<script lang="ts">
+	import { onMount, tick, untrack } from 'svelte';
+	import { layOut } from '$lib/core/making';
+	import AtHand from '$lib/ui/making/AtHand.svelte';
+	import { clockWords, minuteWords, wetNow } from '$lib/ui/making/drying';
+	import { MakingDesk } from '$lib/ui/making/making-desk.svelte';
+	import MakingFields from '$lib/ui/making/MakingFields.svelte';
+	import SittingSteps from '$lib/ui/making/SittingSteps.svelte';
+	import WakeLock from '$lib/ui/making/WakeLock.svelte';
+	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import { isTyping } from '$lib/ui/shell/keys';
+	import { monthWords } from '$lib/ui/words';
+
+	let { data } = $props();
+	const current = getMonthDesk();
+	const desk = $derived(current());
+	const making = $derived(
+		new MakingDesk(
+			desk,
+			untrack(() => data.making)
+		)
+	);
+	let now = $state(0);
+	/** The sitting that is looked at; the one at hand unless another was chosen. */
+	let chosen = $state<number>();
+
+	onMount(() => {
+		now = Date.now();
+		const clock = setInterval(() => (now = Date.now()), 1000);
+		return () => clearInterval(clock);
+	});
+	$effect(() => untrack(() => making.recall()));
+	$effect(() => {
+		const [ready, settings, run] = [desk.opened, making.settings, desk.run];
+		if (ready && settings && run) void making.reckon(new Date().toISOString().slice(0, 10));
+	});
+
+	const plan = $derived(making.plan);
+	const at = $derived(plan ? (chosen ?? making.atHand(plan)) : 0);
+	const sitting = $derived(plan?.sittings[at]);
+	const next = $derived(sitting && making.next(sitting));
+	const wet = $derived(plan ? wetNow(plan, making.done, making.settings.shelf, now) : []);
+	const left = $derived(
+		sitting?.pieces
+			.flatMap(({ tasks }) => tasks)
+			.filter((task) => !making.isDone(task))
+			.reduce((sum, { seconds }) => sum + seconds, 0) ?? 0
+	);
+	const known = $derived(Object.keys(making.settings.pace).length > 0);
+	const range = $derived(known ? ([0.9, 1.15] as const) : ([0.75, 1.4] as const));
+	const title = $derived(monthWords(desk.plan.month));
+
+	const dayWords = (day: string) =>
+		new Date(day).toLocaleDateString('en-GB', {
+			weekday: 'short',
+			day: 'numeric',
+			month: 'long',
+			timeZone: 'UTC'
+		});
+
+	function show(index: number) {
+		if (plan) chosen = Math.min(plan.sittings.length - 1, Math.max(0, index));
+	}
+
+	function finish() {
+		if (next) making.finish(next.task, Date.now());
+	}
+
+	function pressed(event: KeyboardEvent) {
+		if (isTyping(event) || event.altKey || event.ctrlKey || event.metaKey) return;
+		const onButton =
+			event.target instanceof HTMLElement &&
+			event.target.closest('button:not([data-step]), a, summary, input, label');
+		if (event.key === ' ' && !onButton) finish();
+		else if (event.key === 'ArrowLeft') show(at - 1);
+		else if (event.key === 'ArrowRight') show(at + 1);
+		else return;
+		event.preventDefault();
+	}
+
+	async function drawn(pages: readonly number[]) {
+		making.drawn(pages);
+		await tick();
+		document.querySelector<HTMLElement>('[data-done]')?.focus();
+	}
+</script>
+
+<svelte:head><title>Make {title} · Horarium</title></svelte:head>
+<svelte:window onkeydown={pressed} />
+
+<main id="main" class="grid min-h-0 flex-1 gap-8 px-5 py-4 lg:grid-cols-[1fr_24rem] print:block">
+	<section aria-label="The sitting" class="min-w-0">
+		<h1 class="text-2xl print:hidden">Make {title}</h1>
+		{#if !plan}
+			<p class="py-4 text-ink-soft" role="status">The sittings are being worked out …</p>
+		{:else if !sitting}
+			<p class="py-4">
+				{plan.unseated.length > 0
+					? 'Nothing of it fits into the time that you have: say when you have more.'
+					: 'Everything of this month is drawn.'}
+			</p>
+		{:else}
+			<div class="flex flex-wrap items-center gap-3 py-2 print:hidden">
+				<button class="button" disabled={at === 0} onclick={() => show(at - 1)}>← Before</button>
+				<h2 class="text-xl">
+					Sitting {at + 1} of {plan.sittings.length}
+					<span class="font-sans text-base text-ink-soft"
+						>{dayWords(sitting.day)}, {sitting.at}</span
+					>
+				</h2>
+				<button
+					class="button"
+					disabled={at === plan.sittings.length - 1}
+					onclick={() => show(at + 1)}>After →</button
+				>
+				<span class="ml-auto" role="status">{left > 0 ? `${minuteWords(left)} left` : 'done'}</span>
+			</div>
+			{#if next}
+				<AtHand
+					{making}
+					monthId={desk.id}
+					piece={next.piece}
+					task={next.task}
+					{now}
+					ondone={finish}
+				/>
+			{:else}
+				<p class="border-y border-hairline bg-sheet px-5 py-4 font-serif text-2xl print:hidden">
+					This sitting is done.
+				</p>
+			{/if}
+			{#if wet.length > 0}
+				<ul class="py-2 print:hidden" aria-label="What is drying">
+					{#each wet as { task, left: seconds } (task.id)}
+						<li class="text-ink-soft">
+							<span class="inline-block w-14 font-serif text-lg text-rubric"
+								>{clockWords(seconds)}</span
+							>
+							Do not turn or touch page {task.page} yet.
+						</li>
+					{/each}
+				</ul>
+			{/if}
+			<p class="pt-3 print:hidden">
+				<span class="text-ink-soft">Lay out:</span>
+				{layOut(
+					sitting.pieces.flatMap(({ tasks }) => tasks),
+					making.settings.shelf
+				).join(', ')}.
+			</p>
+			{#each plan.sittings as shown, index (shown.day)}
+				<div class={index === at ? 'print:pb-6' : 'hidden print:block print:pb-6'}>
+					<div class="hidden print:block">
+						<h2 class="border-b border-ink text-xl">{dayWords(shown.day)}, {shown.at}</h2>
+						<p class="text-sm">
+							Lay out: {layOut(
+								shown.pieces.flatMap(({ tasks }) => tasks),
+								making.settings.shelf
+							).join(', ')}.
+						</p>
+					</div>
+					<SittingSteps {making} sitting={shown} next={next?.task.id} ondrawn={drawn} />
+				</div>
+			{/each}
+		{/if}
+	</section>
+	<aside aria-label="Sittings and how I work" class="min-w-0 print:hidden">
+		{#if plan && plan.sittings.length > 0}
+			<h2 class="text-xl">
+				{minuteWords(plan.seconds)} in {plan.sittings.length}
+				{plan.sittings.length === 1 ? 'sitting' : 'sittings'}
+			</h2>
+			<p class="text-sm text-ink-soft">
+				Between {minuteWords(plan.seconds * range[0])} and {minuteWords(
+					plan.seconds * range[1]
+				)}{known ? ', by your own pace.' : ' until your own pace is known from what you tick off.'}
+			</p>
+			<ol class="py-2">
+				{#each plan.sittings as { day, seconds, minutes, late, pieces }, index (day)}
+					<li>
+						<button
+							class="flex w-full items-center gap-3 border-l-4 px-2 py-1 text-left {index === at
+								? 'border-calm bg-sheet'
+								: 'border-transparent hover:bg-sheet'}"
+							aria-current={index === at ? 'true' : undefined}
+							onclick={() => show(index)}
+						>
+							<span class="w-32 shrink-0">{dayWords(day)}</span>
+							<span class="min-w-0 flex-1 truncate text-sm text-ink-soft">
+								{late ? 'late: ' : ''}{pieces
+									.map(({ tasks }) => [...new Set(tasks.map(({ page }) => page))].join('–'))
+									.join(', ')}
+							</span>
+							<span class="text-sm whitespace-nowrap"
+								>{Math.round(seconds / 60)} of {minutes} min</span
+							>
+						</button>
+					</li>
+				{/each}
+			</ol>
+			{#if plan.unseated.length > 0}
+				<p class="border-l-4 border-caution bg-caution-ground px-3 py-2">
+					{plan.unseated.length === 1 ? 'One spread has' : `${plan.unseated.length} spreads have`} no
+					place: give more minutes or days, write titles instead of lettering them, or print sheets.
+				</p>
+			{/if}
+			<p class="flex flex-wrap items-center gap-3 pb-5">
+				<a class="button" href="/app/months/{desk.id}/sittings.ics" download
+					>Put them into my calendar</a
+				>
+				<button class="button" onclick={() => print()}>Print the work order</button>
+			</p>
+		{/if}
+		{#if making.saver.state.kind === 'failed'}
+			<p role="alert" class="mb-3 bg-caution-ground px-3 py-2">{making.saver.state.message}</p>
+		{/if}
+		<WakeLock />
+		<MakingFields {making} />
+	</aside>
+</main>

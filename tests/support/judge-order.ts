@@ -1,0 +1,18 @@
+import type { OrderProblem, Placed } from '../../src/lib/core/making';
+
+/** What is wrong with an order; shares no code with those that make them. */
+export function wrongIn({ jobs, delays }: OrderProblem, order: readonly Placed[]): string[] {
+	const faults: string[] = [];
+	const at = new Map(order.map((placed) => [placed.job, placed]));
+	if (at.size !== jobs.length || order.length !== jobs.length) faults.push('not each job once');
+	for (const { job, start, end } of order)
+		if (end - start !== jobs[job]?.length || start < 0) faults.push(`job ${job} is too short`);
+	for (const [index, { start }] of order.entries())
+		if (start < (order[index - 1]?.end ?? 0)) faults.push(`two hands at ${start}`);
+	for (const { from, to, least } of delays) {
+		const [first, second] = [at.get(from), at.get(to)];
+		if (first && second && second.start < first.end + least)
+			faults.push(`${to} begins ${first.end + least - second.start} too early behind ${from}`);
+	}
+	return faults;
+}
