@@ -88,3 +88,18 @@ test('evenings, inks and rules change the sittings, and are kept', async () => {
 	expect(refused.status()).toBe(400);
 	expect(await refused.text()).toContain('must be a time such as 20:00');
 });
+
+test('where time does not do, what would be simpler is tried out and offered', async () => {
+	const total = page.getByRole('heading', { name: /in \d+ sittings$/ });
+	const before = await total.textContent();
+	expect(await page.getByRole('button', { name: /^Write all titles/ }).count()).toBe(0);
+	await page.getByLabel('Days before the 1st').fill('1');
+	await page.getByText('late:').first().waitFor();
+	await page.getByRole('button', { name: /^Write all titles: saves \d+ min/ }).click();
+	await expect.poll(() => total.textContent()).not.toBe(before);
+	await page.getByRole('button', { name: /^Leave all titles out/ }).waitFor();
+	await page.keyboard.press('Control+z');
+	await page.getByRole('button', { name: /^Write all titles/ }).waitFor();
+	await page.getByLabel('Days before the 1st').fill('7');
+	await page.getByText('late:').first().waitFor({ state: 'detached' });
+});

@@ -10,7 +10,14 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
-import { makingPlan, type Evenings, type MakingPlan, type Workshop } from '$lib/core/making';
+import {
+	makingPlan,
+	monthWork,
+	secondsOf,
+	type Evenings,
+	type MakingPlan,
+	type Workshop
+} from '$lib/core/making';
 import { keepSummary, knownSummary } from './kept-summaries';
 
 /** A run for one of the aims, in a few numbers. */
@@ -38,6 +45,8 @@ export interface PlannerWorker {
 		evenings: Evenings,
 		today: string
 	) => Promise<MakingPlan>;
+	/** Seconds that another plan takes to draw. */
+	timeFor: (plan: Plan, workshop: Workshop) => Promise<number>;
 }
 
 /** A run that takes longer is shown as it stands, and again every so often. */
@@ -120,5 +129,10 @@ expose({
 		return state.value;
 	},
 	making: async (plan, run, workshop, evenings, today) =>
-		makingPlan(plan, run, workshop, evenings, today)
+		makingPlan(plan, run, workshop, evenings, today),
+	timeFor: async (plan, workshop) => {
+		const run = await planned(plan, () => true);
+		if (!run) throw new Error('the planning was broken off');
+		return secondsOf(monthWork(plan, run, workshop));
+	}
 } satisfies PlannerWorker);

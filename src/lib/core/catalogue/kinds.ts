@@ -649,6 +649,19 @@ export const kinds: readonly Kind[] = [
 			rules: { table: { entries: 20 } }
 		}
 	),
+	// On the last page of a book; what is found goes into the drying times of the making screen.
+	kind(
+		'log',
+		'ink-test',
+		'Ink test',
+		'A stroke of each ink, wiped at once, after one and five minutes, and under water.',
+		['grid-table', 'boxes'],
+		{
+			title: 'Ink test',
+			items: names('Fine liner', 'Brush pen', 'Gel pen', 'Pencil'),
+			parts: ['At once', '1 min', '5 min', 'Water', 'Behind']
+		}
+	),
 	kind(
 		'write',
 		'project-page',

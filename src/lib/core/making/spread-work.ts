@@ -44,6 +44,11 @@ export function monthWork(plan: Plan, run: Run, workshop: Workshop): SpreadWork[
 	});
 }
 
+/** Work and waiting of some spreads. */
+export function secondsOf(work: readonly SpreadWork[]): number {
+	return work.reduce((sum, { ordered }) => sum + ordered.end, 0);
+}
+
 function isDrawn(plan: Plan, page: number): boolean {
 	return plan.drawn?.pages.includes(page) ?? false;
 }

@@ -16,11 +16,19 @@ import { kept, keep } from './kept-here';
 const mostTicks = 400;
 const ticksKey = 'horarium ticks';
 
+/** Titles done in a simpler way, and the seconds that it saves. */
+export interface Saving {
+	readonly titles: 'written' | 'none';
+	readonly saved: number;
+}
+
 /** A month as it is made: its sittings, what is done of them and when, and how the person works. */
 export class MakingDesk {
 	settings: MakingSettings;
 	/** The sittings; undefined until they are worked out. */
 	plan = $state.raw<MakingPlan>();
+	/** What could be simpler where the time does not do. */
+	savings = $state.raw<readonly Saving[]>([]);
 	/** When each task was done, in ms, by its id. */
 	done = $state.raw<Readonly<Record<string, number>>>({});
 	readonly saver: Saver<MakingSettings>;
@@ -53,7 +61,28 @@ export class MakingDesk {
 	async reckon(today: string): Promise<void> {
 		const { settings } = this;
 		const plan = await this.desk.making(settings, settings.evenings, today);
-		if (plan && settings === this.settings) this.plan = plan;
+		if (!plan || settings !== this.settings) return;
+		this.plan = plan;
+		await this.simpler();
+	}
+
+	/** What would make the month shorter to draw: the change, in words, and the seconds that it saves. */
+	async simpler(): Promise<void> {
+		const { plan, settings, desk } = this;
+		this.savings = [];
+		if (!plan || (plan.unseated.length === 0 && !plan.sittings.some(({ late }) => late))) return;
+		const found: Saving[] = [];
+		for (const titles of ['written', 'none'] as const) {
+			if (desk.month.titles === titles) continue;
+			const seconds = await desk.timeWith({ titles }, settings);
+			if (seconds === undefined || plan !== this.plan) return;
+			if (seconds < plan.seconds) found.push({ titles, saved: plan.seconds - seconds });
+		}
+		this.savings = found;
+	}
+
+	simplify({ titles }: Saving): void {
+		this.desk.change({ titles });
 	}
 
 	change(settings: Partial<MakingSettings>): void {

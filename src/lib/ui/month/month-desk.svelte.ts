@@ -453,6 +453,11 @@ export class MonthDesk {
 		return this.planner?.making(this.plan, this.run, workshop, evenings, today);
 	}
 
+	/** Seconds that the month would take with some of it changed. */
+	timeWith(change: Partial<KeptMonth>, workshop: Workshop): Promise<number> | undefined {
+		return this.planner?.timeFor(this.planFor({ ...this.month, ...change }), workshop);
+	}
+
 	private present(history: History<KeptMonth>): void {
 		this.history = history;
 		this.moved = undefined;

@@ -1,7 +1,7 @@
 import { version } from '$app/environment';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
-import type { MakingPlan } from '$lib/core/making';
+import type { MakingPlan, Workshop } from '$lib/core/making';
 import type { PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
 /** Hears of runs with the plan they belong to; `final` ends the work on it. */
@@ -72,6 +72,11 @@ export class Planner {
 	/** The sittings in which a run is drawn. */
 	making(...asked: Parameters<PlannerWorker['making']>): Promise<MakingPlan> {
 		return this.remote.making(...asked);
+	}
+
+	/** Seconds that another plan takes to draw. */
+	timeFor(plan: Plan, workshop: Workshop): Promise<number> {
+		return this.remote.timeFor(plan, workshop);
 	}
 
 	close(): void {

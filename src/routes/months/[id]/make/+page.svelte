@@ -198,10 +198,19 @@
 					</li>
 				{/each}
 			</ol>
+			{#each making.savings as saving (saving.titles)}
+				<p class="pb-2">
+					<button class="button" onclick={() => making.simplify(saving)}
+						>{saving.titles === 'written' ? 'Write all titles' : 'Leave all titles out'}: saves {minuteWords(
+							saving.saved
+						)}</button
+					>
+				</p>
+			{/each}
 			{#if plan.unseated.length > 0}
 				<p class="border-l-4 border-caution bg-caution-ground px-3 py-2">
 					{plan.unseated.length === 1 ? 'One spread has' : `${plan.unseated.length} spreads have`} no
-					place: give more minutes or days, write titles instead of lettering them, or print sheets.
+					place: give more minutes or days, or print sheets instead of ruling them.
 				</p>
 			{/if}
 			<p class="flex flex-wrap items-center gap-3 pb-5">
