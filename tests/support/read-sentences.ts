@@ -14,7 +14,7 @@ export function readSentence(sentence: string, page: Size): object {
 			times: Number(tick[3] ?? 1)
 		};
 	const compass =
-		/^Set the compass on (.*?)\. Open it to (.*?)\. Draw the (half )?circle(?: above it)?\.$/.exec(
+		/^Set the compass on (.*?)\. Open it to (.*?)(?: \(([\d.]+) mm\))?\. Draw the (half )?circle(?: above it)?\.$/.exec(
 			sentence
 		);
 	if (compass) {
@@ -23,7 +23,8 @@ export function readSentence(sentence: string, page: Size): object {
 			kind: 'compass',
 			begin: on,
 			end: placeOf(compass[2] ?? '', page, on.at),
-			part: compass[3] ? 'upper' : 'whole'
+			part: compass[4] ? 'upper' : 'whole',
+			...(compass[3] ? { mm: Number(compass[3]) } : {})
 		};
 	}
 	const begin = /^Begin at ([^.]*)\. /.exec(sentence);

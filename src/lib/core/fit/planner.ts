@@ -1,5 +1,5 @@
 import { compose } from './compose';
-import { problemOf, type PlannedProblem } from './problem-of';
+import { stating, type PlannedProblem } from './problem-of';
 import type { Plan, Run } from './plan';
 import { PackingCache, solve, type Progress } from './solve';
 import { steadied, type Priced } from './steady';
@@ -14,7 +14,7 @@ export interface Planning {
 const mostSteps = 1000;
 
 /**
- * Plans bit by bit: hands over after every few milliseconds of work what is best so far, so that
+ * Plans bit by bit: hands over after every few milliseconds of work what is best so far (nothing at first), so that
  * whoever drives it can show it, go on or stop; returns the run in the end. It ends after a fixed amount
  * of work, so the same plan always gives the same run. `cache` carries what was worked out to the next.
  */
@@ -43,16 +43,19 @@ export function* planning(
 		);
 		return { cost: value.best.cost, run: drawUp(value), all: !lost };
 	}
-	const usual = yield* solved(problemOf(plan));
+	const usual = yield* solved(yield* asBefore(stating(plan), nothingYet));
 	if (done >= steps) return usual.run;
 	const shown = { run: () => usual.run };
 	if (usual.all) {
-		const steady = steadied(plan, usual, (held) => solved(problemOf(held), held));
+		const steady = steadied(plan, usual, function* (held) {
+			return yield* solved(yield* asBefore(stating(held), shown), held);
+		});
 		return yield* asBefore(steady, shown);
 	}
 	// Before a wish is said to have no place, all are tried at every width.
 	yield shown;
-	const thorough = yield* asBefore(solved(problemOf(plan, true)), shown);
+	const stated = yield* asBefore(stating(plan, true), shown);
+	const thorough = yield* asBefore(solved(stated), shown);
 	return thorough.cost <= usual.cost ? thorough.run : usual.run;
 }
 
@@ -62,8 +65,21 @@ interface Solved extends Priced {
 	readonly all: boolean;
 }
 
+/** What there is to show before the first block has a place. */
+const nothingYet: Planning = {
+	run: () => ({
+		pages: [],
+		blocks: [],
+		unplaced: [],
+		art: [],
+		pagesUsed: 0,
+		optimal: false,
+		bound: 0
+	})
+};
+
 /** Works on, and shows the run that is known as long as none is better for certain. */
-function* asBefore<T>(work: Generator<Planning, T>, shown: Planning): Generator<Planning, T> {
+function* asBefore<T>(work: Generator<unknown, T>, shown: Planning): Generator<Planning, T> {
 	let state = work.next();
 	for (; !state.done; state = work.next()) yield shown;
 	return state.value;

@@ -40,9 +40,9 @@ export interface PlannedProblem {
 
 /**
  * States a plan as a problem: what is pinned to a place first, the rest as items with options; with `thorough`, at
- * every width that they can take.
+ * every width that they can take. It hands over after each part and sort of page: together they can take long.
  */
-export function problemOf(plan: Plan, thorough = false): PlannedProblem {
+export function* stating(plan: Plan, thorough = false): Generator<undefined, PlannedProblem> {
 	const sheets = sheetsOf(plan);
 	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
 	const parts = facingPins(plan)
@@ -68,7 +68,7 @@ export function problemOf(plan: Plan, thorough = false): PlannedProblem {
 			else impossible.push(part);
 		}
 	}
-	return state(plan, sheets, free, fixed, impossible, thorough);
+	return yield* state(plan, sheets, free, fixed, impossible, thorough);
 }
 
 /** What tells a part from all others: the wish, the week and the page of the week. */
@@ -111,14 +111,14 @@ function roomsLeft({ page, rooms }: Sheet, fixed: readonly Fixed[]): Size[] {
 }
 
 /** The problem of the parts whose place is open. */
-function state(
+function* state(
 	plan: Plan,
 	sheets: readonly Sheet[],
 	free: readonly Part[],
 	fixed: readonly Fixed[],
 	impossible: readonly Part[],
 	thorough: boolean
-): PlannedProblem {
+): Generator<undefined, PlannedProblem> {
 	const prices = pricesFor(plan.aim, blocksIn(free), sheets.length, daysLacking(free));
 	const air = airBetween(free);
 	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
@@ -165,20 +165,24 @@ function state(
 		};
 	});
 	const faced = facingPairs(free);
-	const items = free.map((part): PlannedItem => {
-		const onPages = sorts.all.map(({ rooms, ...sort }) =>
-			pageChoices(plan, part.wish, rooms, sort, thorough)
-		);
+	const items: PlannedItem[] = [];
+	for (const part of free) {
+		const onPages: PageChoice[][] = [];
+		for (const { rooms, ...sort } of sorts.all) {
+			onPages.push(pageChoices(plan, part.wish, rooms, sort, thorough));
+			yield;
+		}
 		const onPage =
 			part.wish.pin !== undefined ||
 			faced.some((pair) => pair.includes(part)) ||
 			needsNoSpread(part.wish, onPages);
-		return {
-			part,
-			pageChoices: onPages,
-			spreadChoices: pairs.all.map((pair) => (onPage ? [] : overPair(plan, part.wish, pair)))
-		};
-	});
+		const spreadChoices: (readonly SpreadChoice[])[] = [];
+		for (const pair of pairs.all) {
+			spreadChoices.push(onPage ? [] : overPair(plan, part.wish, pair));
+			yield;
+		}
+		items.push({ part, pageChoices: onPages, spreadChoices });
+	}
 	const isFree = ({ filler, wish }: Part) =>
 		filler &&
 		wish.pin === undefined &&

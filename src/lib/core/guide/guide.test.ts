@@ -9,7 +9,8 @@ import { begin, idGiver, kinds } from '../catalogue';
 import { line, mergeLines } from '../draw';
 import { pageMarks, planRun, type Plan } from '../fit';
 import { pageOf } from '../paper';
-import { countingGuide, countsIn, passesOf, sentenceOf, tickStrips } from '.';
+import type { Wish } from '../wish';
+import { countingGuide, countsIn, pageGuide, passesOf, sentenceOf, tickStrips } from '.';
 
 /** Pages of a plan's run: size, marks and guide. */
 function guidesOf(plan: Plan) {
@@ -71,6 +72,28 @@ describe('the counting guide', () => {
 		);
 		expect(step && sentenceOf(step, page)).toBe(
 			'Begin at dot (26, 30), 2 left and 10 up from the bottom right corner. End at dot (20, 30), 6 left from there. Rule the line, and 2 more like it, each 3 squares further down.'
+		);
+	});
+
+	test('a compass is set on a dot, opened to a dot, and the opening told in mm', () => {
+		const cover: Wish = { id: 'c', kind: 'cover', rules: { cover: { outline: 'arch' } } };
+		const plan = planWith([cover]);
+		const run = planRun(plan);
+		const [page] = run.blocks.flatMap(({ pieces }) => pieces.map((piece) => piece.page));
+		const { steps, size } = pageGuide(plan, run, page ?? 0);
+		const arcs = steps.filter(({ kind }) => kind === 'compass');
+		expect(arcs).toHaveLength(1);
+		const [said] = arcs.map((step) => sentenceOf(step, size));
+		expect(said).toMatch(
+			/^Set the compass on dot \(14, 22\), .*\. Open it to dot \(28, 22\).* \(70 mm\)\. Draw the half circle above it\.$/
+		);
+		expect(readSentence(said ?? '', size)).toMatchObject({
+			kind: 'compass',
+			part: 'upper',
+			mm: 70
+		});
+		expect(passesOf(steps).find(({ pass }) => pass.id === 'rule')?.steps).toContain(
+			steps.findIndex(({ kind }) => kind === 'compass')
 		);
 	});
 

@@ -34,7 +34,10 @@ export function pageGuide(plan: Plan, run: Run, page: number): PageGuide {
 	const size = { w: columns, h: rows };
 	const parts = usableSquares(plan, page).rects.slice(0, mostParts);
 	const corners = parts.flatMap(cornersOf);
-	const steps = countingGuide(size, pageMarks(plan, run, page), corners);
+	const { pitchMm } = plan.notebook;
+	const steps = countingGuide(size, pageMarks(plan, run, page), corners).map((step): Step =>
+		step.kind === 'compass' ? { ...step, mm: (step.end.at.x - step.begin.at.x) * pitchMm } : step
+	);
 	const cuts = cutOrder(plan.notebook, cutsOf(plan))
 		.filter(({ front }) => front === frontOf(page))
 		.map(({ text, back }) => (page === frontOf(page) || back === '' ? text : back));

@@ -73,9 +73,10 @@ function tickSentence(step: TickStep, page: Size): string {
 		: `Tick every tenth dot ${way} ${from}, ${times} in all: the last is ${dot(last)}.`;
 }
 
-function compassSentence({ begin, end, part }: CompassStep, page: Size): string {
+function compassSentence({ begin, end, part, mm }: CompassStep, page: Size): string {
 	const what = part === 'whole' ? 'the circle' : 'the half circle above it';
-	return `Set the compass on ${placeWords(begin, page)}. Open it to ${placeWords(end, page, begin.at)}. Draw ${what}.`;
+	const wide = mm === undefined ? '' : ` (${Math.round(mm * 10) / 10} mm)`;
+	return `Set the compass on ${placeWords(begin, page)}. Open it to ${placeWords(end, page, begin.at)}${wide}. Draw ${what}.`;
 }
 
 function ruleSentence(step: RuleStep, unit: CountedIn): string {

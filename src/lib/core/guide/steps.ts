@@ -40,6 +40,8 @@ export interface CompassStep {
 	readonly begin: Place;
 	readonly end: Place;
 	readonly part: ArcMark['part'];
+	/** How wide the compass is open, where the dots' distance is known. */
+	readonly mm?: number;
 }
 
 export type Step = TickStep | RuleStep | CompassStep | TintStep | WriteStep;
