@@ -78,6 +78,13 @@ await picture('follow', `${month}/guide/64`, {
 		for (let step = 0; step < 5; step++) await page.keyboard.press(' ');
 	}
 });
+await picture('make', `${month}/make`, {
+	act: async (page) => {
+		await page.getByRole('button', { name: 'Done: next' }).waitFor();
+		for (let step = 0; step < 2; step++) await page.keyboard.press(' ');
+		await page.getByRole('timer').waitFor();
+	}
+});
 await picture('notebook', book);
 await picture('measure', `${book}/measure`, {
 	act: (page) => page.getByLabel('length of 20 squares').focus()

@@ -1,5 +1,6 @@
 import { benchCore, benchCuts } from './core';
 import { benchHard } from './hard';
+import { benchMaking } from './making';
 import { benchPlanner } from './planner';
 import { benchScreens } from './screens';
 
@@ -11,6 +12,7 @@ export async function main(): Promise<void> {
 	if (process.argv.includes('--hard')) return benchHard();
 	await benchCore();
 	await benchCuts();
+	await benchMaking();
 	await benchPlanner();
 	await benchScreens();
 }

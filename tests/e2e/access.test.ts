@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import { onStage } from './app';
 
-const stage = onStage();
+const stage = onStage('/', { wishes: 6 });
 
 test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', async () => {
 	const { app, page } = stage();
@@ -115,12 +115,12 @@ test('the focus goes to what was made, or to its neighbour', async () => {
 	await kept;
 
 	await page.goto(month, { waitUntil: 'networkidle' });
-	const trigger = page.getByRole('button', { name: /^Loaves.*on page/ });
+	const trigger = page.getByRole('button', { name: /^Habits.*on page/ });
 	await trigger.click();
 	await page.getByRole('menuitem', { name: /^Send to page/ }).hover();
-	await page.getByRole('menuitem', { name: '78', exact: true }).click();
-	await page.getByRole('button', { name: /^Loaves.*on page 78/ }).waitFor();
-	await expect.poll(focused).toMatch(/^Loaves/);
+	await page.getByRole('menuitem', { name: '70', exact: true }).click();
+	await page.getByRole('button', { name: /^Habits.*on page 70/ }).waitFor();
+	await expect.poll(focused).toMatch(/^Habits/);
 	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 
 	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
@@ -128,6 +128,9 @@ test('the focus goes to what was made, or to its neighbour', async () => {
 		.getByRole('button', { name: /^Delete/ })
 		.first()
 		.click();
-	await page.getByRole('button', { name: /^Bring back/ }).click();
+	await page
+		.getByRole('button', { name: /^Bring back/ })
+		.first()
+		.click();
 	await expect.poll(focused).toMatch(/^May 2027/);
 });

@@ -3,6 +3,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, expect } from 'vitest';
+import demoMonth from '../../demo/month.json';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
 
 export interface App {
@@ -151,9 +152,9 @@ export interface Stage {
 
 /**
  * Sets up the application with the demo data for a test file, and a fresh page at `path` for each test, in one window
- * whose scripts need not be read anew each time. After each test nothing may have gone wrong on its pages.
+ * whose scripts need not be read anew each time. What is not about the month's pages does with its first few `wishes`. After each test nothing may have gone wrong on its pages.
  */
-export function onStage(path = '/'): () => Stage {
+export function onStage(path = '/', { wishes }: { wishes?: number } = {}): () => Stage {
 	let stage: Stage;
 	let app: App;
 	let browser: Browser;
@@ -161,6 +162,7 @@ export function onStage(path = '/'): () => Stage {
 	beforeAll(async () => {
 		[app, browser] = await Promise.all([startApp('demo'), launch()]);
 		context = await newWindow(browser);
+		if (wishes !== undefined) await shortened(app, context, wishes);
 	});
 	afterAll(async () => {
 		await browser.close();
@@ -180,6 +182,18 @@ export function onStage(path = '/'): () => Stage {
 		expect(stage.troubles).toEqual([]);
 	});
 	return () => stage;
+}
+
+/** Has the demo month begun anew with its first wishes. */
+async function shortened(app: App, context: BrowserContext, wishes: number): Promise<void> {
+	const page = await context.newPage();
+	await page.goto(app.address);
+	const path = new URL(page.url()).pathname;
+	const document = { ...demoMonth, wishes: demoMonth.wishes.slice(0, wishes) };
+	const made = await context.request.post(`${app.address}/app/import`, { data: { document } });
+	expect(made.status(), await made.text()).toBe(201);
+	await context.request.patch(`${app.address}/app${path}`, { data: { deleted: true } });
+	await page.close();
 }
 
 /** Waits until everything shown is kept. */

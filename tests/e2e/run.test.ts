@@ -132,7 +132,7 @@ describe('what stands where', () => {
 
 	test('a block is dragged to another page', async () => {
 		const before = await onPage(72);
-		const handle = page.getByLabel('Drag Sleep to another place or page');
+		const handle = page.getByLabel('Drag Sleep on the pages');
 		const target = page.getByRole('list', { name: 'On page 72' });
 		await target.scrollIntoViewIfNeeded();
 		const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
@@ -141,7 +141,7 @@ describe('what stands where', () => {
 		await page.mouse.down();
 		await page.mouse.move(from.x - 20, from.y + 12, { steps: 6 });
 		await page.mouse.move(to.x + 40, to.y + 10, { steps: 12 });
-		await target.getByLabel('Drag Sleep to another place or page').waitFor({ state: 'attached' });
+		await target.getByLabel('Drag Sleep on the pages').waitFor({ state: 'attached' });
 		await page.mouse.up();
 		await expect.poll(() => onPage(72)).toContain('Sleep');
 		await saved(page);

@@ -2,7 +2,7 @@ import type { Page } from 'playwright';
 import { expect, test } from 'vitest';
 import { onStage, saved } from './app';
 
-const stage = onStage();
+const stage = onStage('/', { wishes: 2 });
 
 const title = (page: Page) => page.getByRole('textbox', { name: 'Title' });
 const monthOf = (page: Page) => /\/months\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';

@@ -3,6 +3,8 @@ import rrulePackage from 'rrule';
 import { describe, expect, test } from 'vitest';
 import { often } from '../support/effort';
 import { mostEvents, readCalendar } from '../../src/lib/core/formats/icalendar';
+import { sittingsCalendar } from '../../src/lib/core/formats/icalendar-sittings';
+import type { PlannedSitting } from '../../src/lib/core/making';
 
 const { rrulestr } = rrulePackage;
 const may = { year: 2027, month: 5 };
@@ -196,4 +198,47 @@ describe('calendar files', () => {
 			'“Hung” repeats in a way that has no end: given up.'
 		]);
 	});
+});
+
+test('sittings are a calendar as RFC 5545 has it, and are read back as they were', () => {
+	const sitting = (day: string): PlannedSitting => ({
+		day,
+		at: '20:15',
+		minutes: 50,
+		pieces: [
+			{
+				left: 62,
+				tasks: Array.from({ length: 24 }, (_, at) => ({
+					id: String(at),
+					page: 62 + at,
+					pass: 'rule' as const,
+					seconds: 60
+				})),
+				ordered: { order: [], end: 0, bound: 0, proven: true },
+				neededBy: '2027-05-01'
+			}
+		],
+		seconds: 1440,
+		late: false
+	});
+	const text = sittingsCalendar(
+		[sitting('2027-05-02'), sitting('2027-05-04')],
+		'Mai, 2027; Übersicht',
+		'm1',
+		Date.UTC(2026, 10, 28, 5, 0, 0)
+	);
+	// Lines end with CR LF and have at most 75 octets (3.1); each event has its id, stamp and beginning (3.6.1).
+	const lines = text.split('\r\n');
+	expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n]/);
+	for (const line of lines) expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
+	const unfolded = text.replaceAll('\r\n ', '').split('\r\n');
+	expect(unfolded.filter((line) => line === 'DTSTAMP:20261128T050000Z')).toHaveLength(2);
+	expect(unfolded.filter((line) => line.startsWith('UID:m1-'))).toHaveLength(2);
+	expect(unfolded.filter((line) => line === 'DURATION:PT50M')).toHaveLength(2);
+	// Commas and semicolons of texts are masked (3.3.11).
+	expect(unfolded).toContain('SUMMARY:Mai\\, 2027\\; Übersicht\\, sitting 1 of 2');
+	expect(eventsIn(text, 'America/New_York')).toEqual([
+		{ day: 2, time: '20:15', text: 'Mai, 2027; Übersicht, sitting 1 of 2' },
+		{ day: 4, time: '20:15', text: 'Mai, 2027; Übersicht, sitting 2 of 2' }
+	]);
 });

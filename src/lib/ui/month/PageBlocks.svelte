@@ -60,7 +60,7 @@
 					{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
 						<span
 							use:dragHandle
-							aria-label="Drag {blockName(block)} to another place or page"
+							aria-label="Drag {blockName(block)} on the pages"
 							class="flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
 							><svg viewBox="0 0 8 14" class="h-3" aria-hidden="true">
 								{#each [2, 7, 12] as y (y)}
