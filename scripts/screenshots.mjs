@@ -37,8 +37,11 @@ const month = home.headers.get('location') ?? '';
 const books = await (await fetch(`${address}/notebooks`)).text();
 const book = /\/notebooks\/[0-9a-f-]{36}/.exec(books)?.[0] ?? '';
 
-await picture('month', month);
-await picture('month-dark', month, { dark: true });
+/** @param {import('playwright').Page} page */
+const aimsKnown = (page) =>
+	page.getByText('being worked out …').first().waitFor({ state: 'detached' });
+await picture('month', month, { act: aimsKnown });
+await picture('month-dark', month, { dark: true, act: aimsKnown });
 await picture('what-else', month, {
 	act: async (page) => {
 		await page.locator('[data-wish="habits"]').click();

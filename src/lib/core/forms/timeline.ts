@@ -14,6 +14,8 @@ const loadRow = 1;
 const gap = 1;
 /** Names are not squeezed below so many squares. */
 const shortest = 4;
+/** Rows of goals on a free page are as high as this, so that words fit into the bars. */
+const higher = [2, 3, 4];
 const samples: readonly Goal[] = [
 	{ name: 'Begin', from: 1, to: 10, slack: 3 },
 	{ name: 'Go on', from: 8, to: 24, slack: 4 }
@@ -36,6 +38,8 @@ interface Chart {
 	readonly label: number;
 	readonly discomfort: number;
 	readonly load: number;
+	/** Squares that a goal's row is high: more than one only where a page is free. */
+	readonly tall: number;
 }
 
 /**
@@ -56,25 +60,41 @@ export const timeline: Form = {
 		const load = Math.max(...daysFrom(1, days).map((day) => loadOn(goals, day)));
 		const charts = [...new Set([longest, Math.min(longest, shortest)])].map((label): Chart => {
 			const discomfort = label < longest ? 15 : 0;
-			return { goals, top: titleRows(setting), label, discomfort, load };
+			return { goals, top: titleRows(setting), label, discomfort, load, tall: 1 };
 		});
-		return ranked(charts.flatMap((chart) => waysIn(setting, room, chart)));
+		const [best] = charts;
+		const generous = higher.flatMap((tall) =>
+			best ? waysAcross(setting, room, { ...best, tall }) : []
+		);
+		return ranked([
+			...charts.flatMap((chart) => waysIn(setting, room, chart)),
+			...generous.map((layout) => ({ ...layout, generous: true }))
+		]);
 	}
 };
 
+/** Days across, in one row or in two halves; none where they are to run down. */
+function waysAcross(setting: Setting, room: Room, chart: Chart): Layout[] {
+	if (daysRun.of(setting) === 'down') return [];
+	const across = acrossDays(setting, room, chart);
+	return across.length > 0 || room.span === 'spread' ? across : inHalves(setting, room, chart);
+}
+
 /** One way a room: what is drawn in a smaller one is then the same. */
 function waysIn(setting: Setting, room: Room, chart: Chart): Layout[] {
-	const wanted = daysRun.of(setting);
-	const across = wanted === 'down' ? [] : acrossDays(setting, room, chart);
-	if (across.length > 0 || room.span === 'spread') return across;
-	const halves = wanted === 'down' ? [] : inHalves(setting, room, chart);
-	if (halves.length > 0 || wanted === 'across') return halves;
-	return downDays(setting, room, chart);
+	const across = waysAcross(setting, room, chart);
+	const stays = room.span === 'spread' || daysRun.of(setting) === 'across';
+	return across.length > 0 || stays ? across : downDays(setting, room, chart);
+}
+
+/** "3 goals", "3 goals × 2". */
+function goalSum({ goals, tall }: Chart): string {
+	return `${goals.length} goals${tall > 1 ? ` × ${tall}` : ''}`;
 }
 
 /** Rows of a part below the title: the days, a row a goal, and the load. */
-function heightOf({ goals }: Chart): number {
-	return header + goals.length + loadRow;
+function heightOf({ goals, tall }: Chart): number {
+	return header + goals.length * tall + loadRow;
 }
 
 function acrossDays(setting: Setting, room: Room, chart: Chart): Layout[] {
@@ -101,14 +121,14 @@ function acrossDays(setting: Setting, room: Room, chart: Chart): Layout[] {
 			},
 			why: [
 				...daysAcrossSums(across, room),
-				`${titleSum(top)}header ${header} + ${goals.length} goals + load ${loadRow} = ${height} of ${there.h} down`,
+				`${titleSum(top)}header ${header} + ${goalSum(chart)} + load ${loadRow} = ${height} of ${there.h} down`,
 				`at most ${load} under way on one day`
 			],
 			marks: () => [
 				[...titleMarks(setting, label + left.length, false), ...labelled(chart, left, top)].map(
 					(mark) => move(mark, { x: indent, y: 0 })
 				),
-				...(right ? [bars(goals, right, { x: 0, y: top })] : [])
+				...(right ? [bars(chart, right, { x: 0, y: top })] : [])
 			]
 		}
 	];
@@ -129,7 +149,7 @@ function inHalves(setting: Setting, room: Room & { span: 'page' }, chart: Chart)
 			facts: { rows: goals.length, header, title: top, label, days, load, abreast: 2 },
 			why: [
 				`labels ${label} + ${half} days = ${size.w} of ${room.w} across, the days in two halves`,
-				`${titleSum(top)}2 × (header ${header} + ${goals.length} goals + load ${loadRow}) + gap ${gap} = ${size.h} of ${room.h} down`,
+				`${titleSum(top)}2 × (header ${header} + ${goalSum(chart)} + load ${loadRow}) + gap ${gap} = ${size.h} of ${room.h} down`,
 				`at most ${load} under way on one day`
 			],
 			marks: () => [
@@ -162,7 +182,7 @@ function downDays(setting: Setting, room: Room & { span: 'page' }, chart: Chart)
 			marks: () => {
 				const y = top + label;
 				// The bars as they lie across, turned to run down.
-				const lying = bars(goals, daysFrom(1, days), { x: 0, y: 0 });
+				const lying = bars(chart, daysFrom(1, days), { x: 0, y: 0 });
 				return [
 					[
 						...titleMarks(setting, size.w, false),
@@ -194,22 +214,24 @@ function stoodUp(mark: Mark, at: Dot): Mark[] {
 }
 
 /** Names of the goals, and their bars beside them. */
-function labelled({ goals, label }: Chart, days: readonly number[], y: number): Mark[] {
+function labelled(chart: Chart, days: readonly number[], y: number): Mark[] {
+	const { goals, label, tall } = chart;
 	return [
 		...goals.map(({ name }, row) =>
-			text(name, { x: 0, y: y + header + row, w: label, h: 1 }, 'hand', 'start')
+			text(name, { x: 0, y: y + header + (row + 1) * tall - 1, w: label, h: 1 }, 'hand', 'start')
 		),
-		...bars(goals, days, { x: label, y })
+		...bars(chart, days, { x: label, y })
 	];
 }
 
 function bars(
-	goals: readonly Goal[],
+	{ goals, tall }: Chart,
 	days: readonly number[],
 	at: { x: number; y: number }
 ): Mark[] {
 	const [first = 1] = days;
 	const last = days.at(-1) ?? 0;
+	const loadAt = at.y + header + goals.length * tall;
 	const part = (tone: 'bar' | 'slack', from: number, to: number, row: number): Mark[] => {
 		const start = Math.max(from, first);
 		const end = Math.min(to, last);
@@ -219,9 +241,9 @@ function bars(
 				kind: 'tint',
 				tone,
 				x: at.x + start - first,
-				y: at.y + header + row,
+				y: at.y + header + row * tall,
 				w: end - start + 1,
-				h: 1
+				h: tall
 			}
 		];
 	};
@@ -231,13 +253,10 @@ function bars(
 			...part('slack', to + 1, to + slack, row)
 		]),
 		...dayRow(days, at),
-		...grid({ x: at.x, y: at.y + header }, { w: 1, h: 1 }, days.length, goals.length + loadRow),
+		...grid({ x: at.x, y: at.y + header }, { w: 1, h: tall }, days.length, goals.length),
+		...grid({ x: at.x, y: loadAt }, { w: 1, h: loadRow }, days.length, 1),
 		...days.map((day, index) =>
-			text(
-				String(loadOn(goals, day)),
-				{ x: at.x + index, y: at.y + header + goals.length, w: 1, h: 1 },
-				'figure'
-			)
+			text(String(loadOn(goals, day)), { x: at.x + index, y: loadAt, w: 1, h: loadRow }, 'figure')
 		)
 	];
 }
