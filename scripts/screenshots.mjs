@@ -44,6 +44,7 @@ await picture('month', month, { act: aimsKnown });
 await picture('month-dark', month, { dark: true, act: aimsKnown });
 await picture('what-else', month, {
 	act: async (page) => {
+		await aimsKnown(page);
 		await page.locator('[data-wish="habits"]').click();
 		const question = page.getByText('What else could it be?');
 		await question.click();

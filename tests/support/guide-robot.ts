@@ -1,3 +1,4 @@
+import type { Mark } from '../../src/lib/core/draw';
 import type { Size } from '../../src/lib/core/paper';
 
 /**
@@ -79,4 +80,19 @@ function find(place: Found | undefined, known: ReadonlySet<string>): Point {
 	if (Math.abs(count.across) > 10 || Math.abs(count.down) > 10)
 		throw new Error(`a count of ${count.across} and ${count.down}`);
 	return { x: reference.x + count.across, y: reference.y + count.down };
+}
+
+/** What the robot must have ruled of some marks, in its words. */
+export function wantedOf(marks: readonly Mark[]): { lines: string[]; all: string[] } {
+	const lines = marks.flatMap((mark) =>
+		mark.kind === 'line'
+			? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
+			: []
+	);
+	const round = marks.flatMap((mark) => {
+		if (mark.kind !== 'arc') return [];
+		const half = mark.part === 'upper' ? 'the upper half of ' : '';
+		return [`${half}a circle of ${mark.radius} round ${mark.x},${mark.y}`];
+	});
+	return { lines: lines.sort(), all: [...lines, ...round].sort() };
 }

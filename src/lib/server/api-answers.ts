@@ -83,10 +83,10 @@ function guideResponse(plan: Plan, run: ReturnType<typeof planRun>, plain: boole
 	if (plain)
 		return new Response(
 			guides
-				.map(({ page, size, cuts, steps, checks }) =>
+				.map(({ page, size, cuts, cutsBetween, steps, checks }) =>
 					[
 						`Page ${page}`,
-						...cuts.map((cut) => `Cut first. ${cut}`),
+						...cuts.map((cut) => (cutsBetween ? cut : `Cut first. ${cut}`)),
 						...steps.map((step, index) => `${index + 1}. ${sentenceOf(step, size)}`),
 						...checks.map((check) => `– ${check}`)
 					].join('\n')

@@ -4,7 +4,7 @@ import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { anyCuts } from '../../../../tests/support/cuts';
 import { brokenRules } from '../../../../tests/support/judge';
-import { ruleByCounting } from '../../../../tests/support/guide-robot';
+import { ruleByCounting, wantedOf } from '../../../../tests/support/guide-robot';
 import { winds } from '../../../../tests/support/paint-opening';
 import { removals, type Cut } from '../cuts';
 import type { Weeks } from '../wish';
@@ -69,12 +69,7 @@ test('a robot that only counts rules every page of a cut book, from corners that
 			for (const { number, columns, rows } of run.pages) {
 				const { steps, corners } = pageGuide(cut, run, number);
 				const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
-				const lines = pageMarks(cut, run, number).flatMap((mark) =>
-					mark.kind === 'line'
-						? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
-						: []
-				);
-				expect(ruled).toEqual(lines.sort());
+				expect(ruled).toEqual(wantedOf(pageMarks(cut, run, number)).all);
 			}
 		}),
 		{ numRuns: often(60) }

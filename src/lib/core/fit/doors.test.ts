@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { a5, planWith } from '../../../../tests/support/arbitraries';
 import { often } from '../../../../tests/support/effort';
-import { ruleByCounting } from '../../../../tests/support/guide-robot';
+import { ruleByCounting, wantedOf } from '../../../../tests/support/guide-robot';
 import { brokenRules } from '../../../../tests/support/judge';
 import type { Cut } from '../cuts';
 import { pageGuide } from '../guide';
@@ -191,13 +191,8 @@ describe('random sets on cut leaves', () => {
 				}
 				for (const { number, columns, rows } of run.pages) {
 					const { steps, corners } = pageGuide(plan, run, number);
-					const lines = pageMarks(plan, run, number).flatMap((mark) =>
-						mark.kind === 'line'
-							? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
-							: []
-					);
 					const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
-					expect(ruled).toEqual(lines.sort());
+					expect(ruled).toEqual(wantedOf(pageMarks(plan, run, number)).all);
 				}
 			}),
 			{ numRuns: often(60) }

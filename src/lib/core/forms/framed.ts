@@ -25,6 +25,8 @@ function radiusIn({ w, h }: Rect, framing: 'circle' | 'arch'): number {
 /** A frame in a rectangle. A compass stands on a dot: of an odd width one square stays free at the right. */
 export function framed(rect: Rect, framing: Framing): Mark[] {
 	const { x, y, w, h } = rect;
+	// In a single square there is no room for corners or a compass.
+	if (Math.min(w, h) < 2 && framing !== 'none') return frame(rect);
 	switch (framing) {
 		case 'none':
 			return [];

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { often } from '../../../../tests/support/effort';
 import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
-import { ruleByCounting } from '../../../../tests/support/guide-robot';
+import { ruleByCounting, wantedOf } from '../../../../tests/support/guide-robot';
 import { linesFromStrips } from '../../../../tests/support/strip-robot';
 import { readSentence } from '../../../../tests/support/read-sentences';
 import { begin, idGiver, kinds } from '../catalogue';
+import type { Cut } from '../cuts';
 import { line, mergeLines } from '../draw';
 import { pageMarks, planRun, type Plan } from '../fit';
 import { pageOf } from '../paper';
@@ -25,19 +26,10 @@ function guidesOf(plan: Plan) {
 
 function checkByRobot(plan: Plan) {
 	for (const { page, marks, steps } of guidesOf(plan)) {
-		const wanted = marks.flatMap((mark) =>
-			mark.kind === 'line'
-				? [[`${mark.x1},${mark.y1}`, `${mark.x2},${mark.y2}`].sort().join(' – ')]
-				: []
-		);
-		const round = marks.flatMap((mark) => {
-			if (mark.kind !== 'arc') return [];
-			const half = mark.part === 'upper' ? 'the upper half of ' : '';
-			return [`${half}a circle of ${mark.radius} round ${mark.x},${mark.y}`];
-		});
-		expect(ruleByCounting(page, JSON.stringify(steps))).toEqual([...wanted, ...round].sort());
+		const { lines, all } = wantedOf(marks);
+		expect(ruleByCounting(page, JSON.stringify(steps))).toEqual(all);
 		const { top, side } = tickStrips(steps);
-		expect(linesFromStrips(top, side)).toEqual(wanted.sort());
+		expect(linesFromStrips(top, side)).toEqual(lines);
 	}
 }
 
@@ -95,6 +87,22 @@ describe('the counting guide', () => {
 		expect(passesOf(steps).find(({ pass }) => pass.id === 'rule')?.steps).toContain(
 			steps.findIndex(({ kind }) => kind === 'compass')
 		);
+	});
+
+	test('a page with a window is finished last: reserved, drawn beneath, cut, finished', () => {
+		const rect = { x: 6, y: 12, w: 10, h: 10 };
+		const window: Cut = { id: 'w', kind: 'window', leaves: { first: 13, last: 13 }, rect };
+		const plan = { ...planWith([{ id: 'n', kind: 'notes' }]), cuts: [window] };
+		const run = planRun(plan);
+		const [front, back] = [13, 14].map((page) => pageGuide(plan, run, page));
+		expect(front?.cutsBetween).toBe(true);
+		expect(front?.cuts[0]).toBe('Pencil the window and leave its place free.');
+		// On the right page 13 one looks at page 15, on its back at page 12.
+		expect(front?.cuts[1]).toBe('Draw on page 15 what is to show through it.');
+		expect(back?.cuts[1]).toBe('Draw on page 12 what is to show through it.');
+		expect(front?.cuts[2]).toMatch(/mm from the/);
+		expect(front?.cuts.at(-1)).toBe('Then finish page 13.');
+		expect(pageGuide(plan, run, 15).cutsBetween).toBe(false);
 	});
 
 	test('ticks every tenth dot where nothing nearer is known', () => {

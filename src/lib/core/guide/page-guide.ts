@@ -1,4 +1,4 @@
-import { cutOrder, frontOf, leafLines } from '../cuts';
+import { cutOrder, frontOf, frontsOf, leafLines } from '../cuts';
 import { cutsOf, pageMarks, usableSquares, type Plan, type Run } from '../fit';
 import { marginMm, pageOf, type Dot, type Size } from '../paper';
 import { checkList } from './check-list';
@@ -16,8 +16,10 @@ export interface CutTicks {
 export interface PageGuide {
 	readonly page: number;
 	readonly size: Size;
-	/** What is cut before anything is ruled, measured on this page. */
+	/** What is cut, measured on this page: before anything is ruled, but for a window. */
 	readonly cuts: readonly string[];
+	/** A window is cut in between, and its page finished last: `cuts` says in which order. */
+	readonly cutsBetween: boolean;
 	readonly cutTicks: CutTicks;
 	/** Corner dots to count from: the page's, or those of what the cuts leave of it. */
 	readonly corners: readonly Dot[];
@@ -38,11 +40,28 @@ export function pageGuide(plan: Plan, run: Run, page: number): PageGuide {
 	const steps = countingGuide(size, pageMarks(plan, run, page), corners).map((step): Step =>
 		step.kind === 'compass' ? { ...step, mm: (step.end.at.x - step.begin.at.x) * pitchMm } : step
 	);
-	const cuts = cutOrder(plan.notebook, cutsOf(plan))
+	const cut = cutOrder(plan.notebook, cutsOf(plan))
 		.filter(({ front }) => front === frontOf(page))
 		.map(({ text, back }) => (page === frontOf(page) || back === '' ? text : back));
 	const checks = checkList(plan, run, page);
-	return { page, size, cuts, cutTicks: cutTicks(plan, page), corners, steps, checks };
+	const cutsBetween = hasWindow(plan, page);
+	const cuts = cutsBetween ? aroundWindow(page, cut) : cut;
+	return { page, size, cuts, cutsBetween, cutTicks: cutTicks(plan, page), corners, steps, checks };
+}
+
+function hasWindow(plan: Plan, page: number): boolean {
+	return cutsOf(plan).some((cut) => cut.kind === 'window' && frontsOf(cut).includes(frontOf(page)));
+}
+
+/** What a page with a window is drawn in: reserve, what shows through, cut, finish. (Common practice.) */
+function aroundWindow(page: number, cut: readonly string[]): string[] {
+	const beneath = page === frontOf(page) ? page + 2 : page - 2;
+	return [
+		'Pencil the window and leave its place free.',
+		`Draw on page ${beneath} what is to show through it.`,
+		...cut,
+		`Then finish page ${page}.`
+	];
 }
 
 function cutTicks(plan: Plan, page: number): CutTicks {

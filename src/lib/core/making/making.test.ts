@@ -130,6 +130,34 @@ describe('sittings of a month', () => {
 		);
 	});
 
+	test('what a window shows is drawn before the page that it is cut into', () => {
+		const window = {
+			id: 'w',
+			kind: 'window' as const,
+			leaves: { first: 13, last: 13 },
+			rect: { x: 8, y: 12, w: 10, h: 8 }
+		};
+		const goals = [12, 13, 15].map((page) => ({
+			id: `g${page}`,
+			kind: 'goals',
+			title: 'Goals',
+			pin: { page }
+		}));
+		for (const [cuts, order] of [
+			[[], [12, 14]],
+			[[window], [14, 12]]
+		] as const) {
+			const plan = { ...planWith(goals), cuts };
+			const made = makingPlan(plan, planRun(plan), usualMaking, usualEvenings, early);
+			const pieces = made.sittings.flatMap((sitting) => sitting.pieces);
+			expect(pieces.map(({ left }) => left)).toEqual(order);
+			const tasks = pieces.flatMap((piece) => piece.tasks);
+			expect(tasks.filter(({ pass }) => pass === 'cut').map(({ page }) => page)).toEqual(
+				cuts.length > 0 ? [13] : []
+			);
+		}
+	});
+
 	test('the demo month takes as many as its own time asks, before it begins', () => {
 		const plan = demoPlan();
 		const made = makingPlan(plan, planRun(plan), usualMaking, usualEvenings, early);

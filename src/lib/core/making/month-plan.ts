@@ -1,4 +1,5 @@
-import type { Plan, Run } from '../fit';
+import { frontsOf } from '../cuts';
+import { cutsOf, type Plan, type Run } from '../fit';
 import { formatMonth } from '../month';
 import { sittingsIn, type Evenings, type Sitting } from './evenings';
 import { bestOrder, type Ordered } from './order';
@@ -47,9 +48,11 @@ export function makingPlan(
 	today: string
 ): MakingPlan {
 	const most = evenings.minutes * 60;
-	const work = monthWork(plan, run, workshop).toSorted(
+	const sorted = monthWork(plan, run, workshop).toSorted(
 		(a, b) => a.neededBy.localeCompare(b.neededBy) || a.left - b.left
 	);
+	const windows = windowSpreads(plan);
+	const work = windows.reduce(withBeneathFirst, sorted);
 	const parts = work.map((spread) => torn(spread, workshop, most));
 	const pieces = parts.flat();
 	const seconds = pieces.reduce((sum, { ordered }) => sum + ordered.end, 0);
@@ -57,11 +60,17 @@ export function makingPlan(
 	const last = work.at(-1)?.neededBy ?? '';
 	const wanted = Math.ceil(seconds / most) + spareSittings;
 	const offered = all.filter(({ day }, index) => index < wanted || day < last);
-	const asked = pieces.map(({ ordered, neededBy, part }, index): Piece => ({
-		seconds: ordered.end,
-		latest: offered.findLastIndex(({ day }) => day < neededBy),
-		...(part && part[0] > 1 ? { after: index - 1 } : {})
-	}));
+	const asked = pieces.map(({ left, ordered, neededBy, part }, index): Piece => {
+		const beneath = windows.includes(left)
+			? pieces.findLastIndex((other) => other.left === left + 2)
+			: -1;
+		const after = part && part[0] > 1 ? index - 1 : beneath;
+		return {
+			seconds: ordered.end,
+			latest: offered.findLastIndex(({ day }) => day < neededBy),
+			...(after >= 0 ? { after } : {})
+		};
+	});
 	const { at, proven } = seat(
 		asked,
 		offered.map(({ minutes }) => minutes * 60)
@@ -75,6 +84,24 @@ export function makingPlan(
 	});
 	const unseated = pieces.filter((_, piece) => at[piece] === undefined);
 	return { sittings, unseated, seconds, proven };
+}
+
+/** Left pages of the spreads on whose right page a window is cut; it shows the next spread. */
+function windowSpreads(plan: Plan): number[] {
+	const fronts = cutsOf(plan).flatMap((cut) => (cut.kind === 'window' ? frontsOf(cut) : []));
+	return [...new Set(fronts)].map((front) => front - 1).sort((a, b) => b - a);
+}
+
+/** Spreads with one that has a window behind the one that it shows: that is drawn first. (Common practice.) */
+function withBeneathFirst(work: readonly SpreadWork[], left: number): SpreadWork[] {
+	const upper = work.find((spread) => spread.left === left);
+	const beneath = work.find((spread) => spread.left === left + 2);
+	if (!upper || !beneath) return [...work];
+	const neededBy = upper.neededBy < beneath.neededBy ? upper.neededBy : beneath.neededBy;
+	const both = [{ ...beneath, neededBy }, upper];
+	const at = Math.min(work.indexOf(upper), work.indexOf(beneath));
+	const others = work.filter((spread) => spread !== upper && spread !== beneath);
+	return others.toSpliced(at, 0, ...both);
 }
 
 /** A spread in parts that each fit into a sitting, torn as seldom as possible and only between two tasks. */

@@ -154,11 +154,11 @@
 			<MissingLetters plan={desk.plan} run={desk.run} pages={[open.page]} />
 			{#if guide.cuts.length > 0}
 				<div class="my-2 border-l-4 border-caution bg-caution-ground px-3 py-2">
-					<h2 class="text-lg">Cut first</h2>
-					<ul class="list-disc pl-5 text-sm">
+					<h2 class="text-lg">{guide.cutsBetween ? 'The window, in this order' : 'Cut first'}</h2>
+					<ol class="{guide.cutsBetween ? 'list-decimal' : 'list-disc'} pl-5 text-sm">
 						{#each guide.cuts as cut, index (index)}<li>{cut}</li>{/each}
-						<li>Dots keep the numbers that they had before the cut.</li>
-					</ul>
+					</ol>
+					<p class="pt-1 text-sm">Dots keep the numbers that they had before the cut.</p>
 				</div>
 			{/if}
 			{#if steps.length === 0}
