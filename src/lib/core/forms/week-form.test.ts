@@ -66,6 +66,11 @@ describe('places', () => {
 		expect(roomOf(layout, 'spare')).toEqual({ name: 'spare', on: 0, x: 0, y: 1, w: 13, h: 18 });
 	});
 
+	test('the spare row over a spread has a room on one side of the fold, as for a quote', () => {
+		const layout = drawn('week-rows', {}, spread(28, 23));
+		expect(roomOf(layout, 'spare')).toEqual({ name: 'spare', on: 0, x: 0, y: 36, w: 28, h: 4 });
+	});
+
 	test('rows below the days and columns at the outer sides are rooms, a square from the days', () => {
 		const layout = drawn('week-boxes', { foot: 10, frame: 6 }, spread());
 		expect(layout.facts.cell).toEqual({ w: 10, h: 14 });

@@ -217,18 +217,15 @@ function layoutOf(
 	};
 }
 
-/** What the head of a place or the spare one leaves for others. */
-function roomIn(
-	setting: Setting,
-	standing: Standing | undefined,
-	[piece, other]: WeekPlace
-): RoomPlace[] {
-	if (!standing || standing.is === 'day' || other) return [];
+/** What the head of a place or the spare one leaves for others; of a spare one over the fold its larger piece. */
+function roomIn(setting: Setting, standing: Standing | undefined, place: WeekPlace): RoomPlace[] {
+	const [first, second] = place;
+	if (!standing || standing.is === 'day' || (standing.is === 'head' && second)) return [];
+	const { on, x, y, w, h } = second && second.w > first.w ? second : first;
 	const own =
 		standing.is === 'head'
 			? headMarks(setting, datesOfWeek(setting)).rows
-			: spareMarks(setting, [piece], piece.on).length;
-	const { on, x, y, w, h } = piece;
+			: spareMarks(setting, place, on).length;
 	return h > own ? [{ name: standing.is, on, x, y: y + own, w, h: h - own }] : [];
 }
 
