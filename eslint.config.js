@@ -18,6 +18,7 @@ const order = [
 	'paper',
 	'hand',
 	'draw',
+	'theme',
 	'cuts',
 	'forms',
 	'wish',

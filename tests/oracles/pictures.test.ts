@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { PNG } from 'pngjs';
 import { describe, expect, test } from 'vitest';
-import { pageMarks, planRun, type Plan, type Run } from '../../src/lib/core/fit';
+import { drawPage, pageMarks, planRun, type Plan, type Run } from '../../src/lib/core/fit';
 import { dotMm, pageOf, type Page } from '../../src/lib/core/paper';
 import { isMissing, letters } from '../../src/lib/core/hand';
 import { coverageOf } from '../../src/lib/core/render/faces';
@@ -61,6 +61,27 @@ describe('SVG read back', () => {
 		const plan = demoPlan();
 		const run = planRun(plan);
 		for (const page of run.pages) compareSvg(plan, run, page);
+	});
+
+	test('is drawn in the colours of its month, and what is inked in those that it was inked with', () => {
+		const plan = demoPlan();
+		const run = planRun(plan);
+		const { theme } = plan;
+		if (!theme) throw new Error('the demo month has no colours');
+		const coloursOf = (page: number) => {
+			const svg = renderSvg(pageArt(plan, run, pageOf(plan.notebook, page)), faces, true);
+			return new Set([...svg.matchAll(/(?:fill|stroke)="(#[0-9a-f]{6})"/g)].map(([, hex]) => hex));
+		};
+		const calendar = coloursOf(65);
+		for (const role of ['lines', 'rest'] as const) expect(calendar).toContain(theme[role]);
+		expect(coloursOf(63)).toContain(theme.lettering);
+		const drawn = drawPage(plan, run, undefined, 63);
+		const later = { ...plan, drawn, theme: { ...theme, lettering: '#551122' } };
+		const inked = planRun(later);
+		const art = pageArt(later, inked, pageOf(later.notebook, 63));
+		expect(art.palette.lettering).toBe(theme.lettering);
+		const other = pageArt(later, inked, pageOf(later.notebook, 66));
+		expect(other.palette.lettering).toBe('#551122');
 	});
 
 	test('random months, texts of any letters', () => {

@@ -186,12 +186,18 @@ export const anyWishes: fc.Arbitrary<Wish[]> = fc
 		})
 	);
 
-export const anyHand: fc.Arbitrary<Hand> = fc.record({
-	lettersPerSquare: fc.constantFrom(1, 1.5, 2, 3),
-	figuresPerSquare: fc.constantFrom(1, 2),
-	letteringPerSquare: fc.constantFrom(0.5, 1),
-	lineHeight: fc.constantFrom(1, 2)
-});
+export const anyHand: fc.Arbitrary<Hand> = fc.record(
+	{
+		lettersPerSquare: fc.constantFrom(1, 1.5, 2, 3),
+		figuresPerSquare: fc.constantFrom(1, 2),
+		letteringPerSquare: fc.constantFrom(0.5, 1),
+		lineHeight: fc.constantFrom(1, 2),
+		writes: fc.constantFrom('left' as const, 'right' as const)
+	},
+	{
+		requiredKeys: ['lettersPerSquare', 'figuresPerSquare', 'letteringPerSquare', 'lineHeight']
+	}
+);
 
 export const anyLocale = fc.constantFrom('en', 'de', 'pl', 'ja', 'ar');
 

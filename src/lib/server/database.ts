@@ -25,6 +25,8 @@ export interface MonthTable {
 	aim: string;
 	/** How titles are done; drawn where it is not said. */
 	titles: string | null;
+	/** Its colours as JSON; checked when read. */
+	theme: string | null;
 	/** Where wishes lay when a hand last moved something, as JSON; checked when read. */
 	lately: string | null;
 	/** What is drawn already as JSON; checked when read. */

@@ -119,6 +119,7 @@ function columns(content: MonthContent) {
 		week_start: content.weekStart,
 		aim: content.aim,
 		titles: content.titles ?? null,
+		theme: content.theme ? JSON.stringify(content.theme) : null,
 		lately: content.lately ? JSON.stringify(content.lately) : null,
 		drawn: content.drawn ? JSON.stringify(content.drawn) : null,
 		cuts: content.cuts && content.cuts.length > 0 ? JSON.stringify(content.cuts) : null
@@ -159,6 +160,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 			weekStart: row.week_start,
 			aim: row.aim,
 			...(row.titles === null ? {} : { titles: row.titles }),
+			...(row.theme === null ? {} : { theme: JSON.parse(row.theme) }),
 			...(row.lately === null ? {} : { lately: JSON.parse(row.lately) }),
 			wishes: textsIn(row.wishes).map((content): unknown => JSON.parse(content)),
 			...(row.drawn === null ? {} : { drawn: JSON.parse(row.drawn) }),
@@ -169,7 +171,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 	}
 	const kept = checked(monthContentSchema, json);
 	if (!kept.ok) return setAside(reasonOf(kept.faults));
-	const { weekStart, aim, titles, lately, wishes, drawn, cuts } = kept.value;
+	const { weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = kept.value;
 	return {
 		id: row.id,
 		revision: row.revision,
@@ -180,6 +182,7 @@ function toRecord(row: Row): MonthRecord | SetAside {
 		aim,
 		wishes,
 		...(titles ? { titles } : {}),
+		...(theme ? { theme } : {}),
 		...(lately ? { lately } : {}),
 		...(drawn ? { drawn } : {}),
 		...(cuts ? { cuts } : {})

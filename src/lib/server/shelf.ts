@@ -8,6 +8,7 @@ import {
 	type Run
 } from '$lib/core/fit';
 import type { Cut } from '$lib/core/cuts';
+import type { Theme } from '$lib/core/theme';
 import { freeAfter, plannablePages, withDrawn, type Notebook } from '$lib/core/paper';
 import type { MonthRecord } from './months';
 import type { Store } from './store';
@@ -20,6 +21,8 @@ export interface PlacedMonth {
 	readonly run: Run;
 	/** The month after this one in the book, and the page on which it begins. */
 	readonly next?: { readonly month: string; readonly first: number };
+	/** The colours of the month before it in the book that has some. */
+	readonly themeBefore?: Theme;
 	/** Why the run is none: planning it takes longer than one request may take. */
 	readonly trouble?: string;
 }
@@ -88,10 +91,14 @@ export async function placedMonth(
 	const at = placed.findIndex((month) => month.record.id === id);
 	const month = placed[at];
 	const after = placed[at + 1];
+	const themeBefore = placed.slice(0, at).findLast(({ record }) => record.theme)?.record.theme;
 	const first = after?.run.pages[0]?.number;
-	return month && after && first !== undefined
-		? { ...month, next: { month: after.record.month, first } }
-		: month;
+	if (!month) return undefined;
+	return {
+		...month,
+		...(themeBefore ? { themeBefore } : {}),
+		...(after && first !== undefined ? { next: { month: after.record.month, first } } : {})
+	};
 }
 
 /** How many pages of a book are free after its planned months. */

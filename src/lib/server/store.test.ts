@@ -35,7 +35,15 @@ async function aMonth(): Promise<MonthContent> {
 test('what was written is there after the file is opened again', async () => {
 	const content: MonthContent = {
 		...(await aMonth()),
-		cuts: [{ id: 'door', kind: 'strip', leaves: { first: 13, last: 15 }, amount: 10 }]
+		cuts: [{ id: 'door', kind: 'strip', leaves: { first: 13, last: 15 }, amount: 10 }],
+		theme: {
+			motif: 'rope and lanterns',
+			lines: '#132c3a',
+			lettering: '#004867',
+			rest: '#dfeef7',
+			accent: '#f2b58c',
+			key: '#ffd4b8'
+		}
 	};
 	const { id } = await store.months.create(content);
 	store.close();

@@ -1,5 +1,6 @@
 import { mergeMarks, move, type Mark } from '../draw';
 import { formById } from '../forms';
+import type { Theme } from '../theme';
 import { settingOf } from './choices';
 import type { Block, Plan, Run } from './plan';
 import { tabDates } from './tab-dates';
@@ -34,6 +35,12 @@ export function pageKey(plan: Plan, run: Run, page: number): string {
 		pieces
 	]);
 	return JSON.stringify([month, weekStart, hand, locale, blocks, tabDates(plan, run, page)]);
+}
+
+/** The colours of a page: those that it was drawn with, or else the month's. */
+export function themeOn(plan: Plan, run: Run, page: number): Theme | undefined {
+	const drawn = blocksOn(run, page).find(({ drawnWith }) => drawnWith)?.drawnWith;
+	return drawn ? drawn.theme : plan.theme;
 }
 
 /** Marks of a whole page, ruled strokes merged across blocks, and the dates on its tab. */

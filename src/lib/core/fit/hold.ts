@@ -46,8 +46,8 @@ export function swapSides(plan: Plan, run: Run, page: number): Wish[] {
 
 /** What is drawn, with one page more: its blocks are kept as they are, on both pages of a spread. */
 export function drawPage(plan: Plan, run: Run, drawn: Drawn | undefined, page: number): Drawn {
-	const { month, weekStart, hand, locale } = plan;
-	const drawnWith = { month, weekStart, hand, locale };
+	const { month, weekStart, hand, locale, theme } = plan;
+	const drawnWith = { month, weekStart, hand, locale, ...(theme ? { theme } : {}) };
 	const known = new Set(drawn?.pages);
 	const here = run.blocks.filter(
 		({ pieces }) =>

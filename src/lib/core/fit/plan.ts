@@ -3,12 +3,13 @@ import type { Hand } from '../hand';
 import { parseMonth, type WeekStart, type YearMonth } from '../month';
 import type { Notebook, Rect, Page } from '../paper';
 import type { Facts, Room } from '../forms';
+import type { Theme } from '../theme';
 import type { Wish } from '../wish';
 import type { Aim } from './aims';
 import type { Lay } from './steady';
 
 /** What a page's names and counts followed from when it was drawn. */
-export type DrawnWith = Pick<Plan, 'month' | 'weekStart' | 'hand' | 'locale'>;
+export type DrawnWith = Pick<Plan, 'month' | 'weekStart' | 'hand' | 'locale' | 'theme'>;
 
 /** The wish in whose room a member stands, and the room's name. */
 export interface Host {
@@ -41,6 +42,8 @@ export interface Plan {
 	readonly aim: Aim;
 	/** Drawn unless it says otherwise. */
 	readonly titles?: Titles;
+	/** Colours of the month, where it has its own. */
+	readonly theme?: Theme;
 	readonly wishes: readonly Wish[];
 	/** Where wishes lay when a hand last moved something: equally good runs keep them there. */
 	readonly lately?: readonly Lay[];
@@ -151,7 +154,7 @@ export const emptyRun: Run = {
 /** What is kept of a month: everything a plan needs but its notebook and the person's language. */
 export interface KeptMonth extends Pick<
 	Plan,
-	'weekStart' | 'aim' | 'titles' | 'wishes' | 'lately' | 'drawn' | 'cuts'
+	'weekStart' | 'aim' | 'titles' | 'theme' | 'wishes' | 'lately' | 'drawn' | 'cuts'
 > {
 	/** "2027-05" */
 	readonly month: string;
@@ -176,6 +179,7 @@ export function planOf(kept: KeptMonth, notebook: Notebook, person: Person): Pla
 		aim: kept.aim,
 		wishes: kept.wishes,
 		...(kept.titles ? { titles: kept.titles } : {}),
+		...(kept.theme ? { theme: kept.theme } : {}),
 		...(kept.lately ? { lately: kept.lately } : {}),
 		...(kept.drawn && kept.drawn.pages.length > 0 ? { drawn: kept.drawn } : {}),
 		...(kept.cuts && kept.cuts.length > 0 ? { cuts: kept.cuts } : {})

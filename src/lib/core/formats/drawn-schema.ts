@@ -1,6 +1,7 @@
 import { forms } from '../forms';
 import { handSchema, weekStartSchema } from './person-schema';
 import { list, missing, oneOf, record, whole, words } from './rules';
+import { themeSchema } from './theme-schema';
 import { anyWishSchema } from './wish-schema';
 
 const page = () => whole(1, 2000).required(missing);
@@ -21,7 +22,8 @@ const drawnWith = record({
 	}).required(missing),
 	weekStart: weekStartSchema.required(missing),
 	hand: handSchema,
-	locale: words(40).required(missing)
+	locale: words(40).required(missing),
+	theme: themeSchema
 });
 
 const block = record({

@@ -5,11 +5,13 @@ import { deepest, type Wish } from '../wish';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
 import type { Notebook } from '../paper';
+import type { Theme } from '../theme';
 import { cutsFault, cutsSchema } from './cut-schema';
 import { notebookSchema } from './notebook-schema';
 import { drawnSchema } from './drawn-schema';
 import { list, missing, oneOf, record, shown, whole, words } from './rules';
 import { handSchema, weekStartSchema } from './person-schema';
+import { themeSchema } from './theme-schema';
 import { planFromVersion1 } from './version-1';
 import { wishSchema } from './wish-schema';
 
@@ -29,6 +31,7 @@ export interface PlanDocument {
 	readonly locale?: string;
 	readonly aim: Aim;
 	readonly titles?: Titles;
+	readonly theme?: Theme;
 	readonly lately?: readonly Lay[];
 	readonly wishes: readonly Wish[];
 	readonly drawn?: Drawn;
@@ -124,6 +127,7 @@ export const planSchema = record(
 		locale: words(40),
 		aim: aimSchema.default('balanced'),
 		titles: titlesSchema,
+		theme: themeSchema,
 		lately: latelySchema,
 		wishes: wishesSchema,
 		drawn: drawnSchema,
@@ -206,6 +210,7 @@ export function toPlan(document: PlanDocument): Plan {
 		aim: document.aim,
 		wishes: document.wishes,
 		...(document.titles ? { titles: document.titles } : {}),
+		...(document.theme ? { theme: document.theme } : {}),
 		...(document.lately ? { lately: document.lately } : {}),
 		...(document.drawn ? { drawn: document.drawn } : {}),
 		...(document.cuts ? { cuts: document.cuts } : {}),

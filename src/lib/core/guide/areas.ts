@@ -1,4 +1,5 @@
 import type { TintMark } from '../draw';
+import type { Hand } from '../hand';
 import type { Rect } from '../paper';
 import { furthest } from './place';
 import type { Repeat } from './steps';
@@ -11,11 +12,14 @@ export interface Area {
 
 /**
  * Tints as a hand lays them on: what lies together in one colour in one go, not cell by cell, and areas of equal size below
- * each other as a series. (Common practice.)
+ * each other as a series, from the top down and away from the hand that writes. (Common practice.)
  */
-export function areasOf(tints: readonly TintMark[]): Area[] {
+export function areasOf(tints: readonly TintMark[], writes: Hand['writes'] = 'right'): Area[] {
 	const down = joined(tints, 'y', 'h', 'x', 'w');
-	return series(joined(down, 'x', 'w', 'y', 'h'));
+	const away = writes === 'left' ? -1 : 1;
+	return series(joined(down, 'x', 'w', 'y', 'h')).toSorted(
+		(a, b) => a.first.y - b.first.y || away * (a.first.x - b.first.x)
+	);
 }
 
 type Side = keyof Rect;
@@ -61,5 +65,5 @@ function series(tints: readonly TintMark[]): Area[] {
 			};
 		else runs.push({ first: tint });
 	}
-	return runs.toSorted((a, b) => a.first.y - b.first.y || a.first.x - b.first.x);
+	return runs;
 }

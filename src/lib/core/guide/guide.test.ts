@@ -7,7 +7,7 @@ import { linesFromStrips } from '../../../../tests/support/strip-robot';
 import { readSentence } from '../../../../tests/support/read-sentences';
 import { begin, idGiver, kinds } from '../catalogue';
 import type { Cut } from '../cuts';
-import { line, mergeLines } from '../draw';
+import { line, mergeLines, text, type Mark } from '../draw';
 import { pageMarks, planRun, type Plan } from '../fit';
 import { pageOf } from '../paper';
 import type { Wish } from '../wish';
@@ -20,7 +20,8 @@ function guidesOf(plan: Plan) {
 		const { columns, rows } = pageOf(plan.notebook, number);
 		const page = { w: columns, h: rows };
 		const marks = pageMarks(plan, run, number);
-		return { page, marks, steps: countingGuide(page, marks) };
+		const steps = countingGuide(page, marks, undefined, plan.hand.writes);
+		return { page, marks, steps };
 	});
 }
 
@@ -40,6 +41,27 @@ describe('the counting guide', () => {
 
 	test.each(kinds.map((kind) => [kind.id, kind] as const))('and every %s', (_, kind) => {
 		checkByRobot(planWith([begin(kind, idGiver([]))]));
+	});
+
+	test('a left hand writes columns from right to left, and tints so', () => {
+		const page = { w: 28, h: 40 };
+		const words = [2, 12, 22].flatMap((x) =>
+			[4, 6].map((y) => text(`${x} ${y}`, { x, y, w: 4, h: 1 }, 'hand'))
+		);
+		const tints = [2, 12, 22].map((x): Mark => ({
+			kind: 'tint',
+			tone: 'rest',
+			x,
+			y: 2,
+			w: 4,
+			h: 1
+		}));
+		const order = (writes: 'left' | 'right') =>
+			countingGuide(page, [...words, ...tints], undefined, writes).flatMap((step) =>
+				step.kind === 'write' || step.kind === 'tint' ? [step.begin.at.x] : []
+			);
+		expect(order('right')).toEqual([2, 12, 22, 2, 2, 12, 12, 22, 22]);
+		expect(order('left')).toEqual([22, 12, 2, 22, 22, 12, 12, 2, 2]);
 	});
 
 	test('its sentences say what its numbers say', () => {

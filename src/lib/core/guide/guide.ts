@@ -1,4 +1,5 @@
 import type { LineMark, Mark, TextMark } from '../draw';
+import type { Hand } from '../hand';
 import type { Dot, Size } from '../paper';
 import { areasOf } from './areas';
 import { cornersOf, countsOf, furthest, KnownDots, type Place } from './place';
@@ -15,7 +16,8 @@ import { strokesFrom } from './strokes-from';
 export function countingGuide(
 	page: Size,
 	marks: readonly Mark[],
-	corners: readonly Dot[] = cornersOf({ x: 0, y: 0, ...page })
+	corners: readonly Dot[] = cornersOf({ x: 0, y: 0, ...page }),
+	writes: Hand['writes'] = 'right'
 ): Step[] {
 	const lines = marks.flatMap((mark) => (mark.kind === 'line' ? [mark] : []));
 	const tints = marks.flatMap((mark) => (mark.kind === 'tint' ? [mark] : []));
@@ -31,7 +33,7 @@ export function countingGuide(
 		if (!ticked) throw new RangeError(`no way to dot (${at.x}, ${at.y})`);
 		return ticked;
 	};
-	for (const { first, repeat } of areasOf(tints)) {
+	for (const { first, repeat } of areasOf(tints, writes)) {
 		const { x, y, w, h, tone } = first;
 		const begin = placeOf({ x, y });
 		const end = placeOf({ x: x + w, y: y + h }, begin.at);
@@ -58,7 +60,7 @@ export function countingGuide(
 	}
 	const drawn = texts.filter(({ style }) => style === 'lettering');
 	const written = texts.filter(({ style }) => style !== 'lettering');
-	for (const row of [...rowsOf(drawn), ...rowsOf(written)]) {
+	for (const row of [drawn, written].flatMap((marks) => inColumns(rowsOf(marks), writes))) {
 		const [first] = row;
 		if (!first) continue;
 		const begin = placeOf(dotOf(first));
@@ -117,6 +119,22 @@ function countsTo(place: Place | undefined): number {
 /** The dot above and left of a text's place: words do not always begin on one. */
 function dotOf({ x, y }: TextMark): Dot {
 	return { x: Math.floor(x), y: Math.floor(y) };
+}
+
+/**
+ * Rows of words as a left hand takes them: columns that begin side by side from right to left, so that it does not lie on
+ * what it wrote. A right hand takes them as they come.
+ */
+function inColumns(rows: readonly TextMark[][], writes: Hand['writes']): readonly TextMark[][] {
+	if (writes !== 'left') return rows;
+	const columns: { x: number; y: number; rows: TextMark[][] }[] = [];
+	for (const row of rows) {
+		const { x = 0, y = 0 } = row[0] ?? {};
+		const last = columns.at(-1);
+		if (last && last.x === x) last.rows.push(row);
+		else columns.push({ x, y, rows: [row] });
+	}
+	return columns.toSorted((a, b) => a.y - b.y || b.x - a.x).flatMap((column) => column.rows);
 }
 
 /** Texts that follow one another in a row, near enough to count on from one to the next. */

@@ -37,8 +37,10 @@ export function pageGuide(plan: Plan, run: Run, page: number): PageGuide {
 	const parts = usableSquares(plan, page).rects.slice(0, mostParts);
 	const corners = parts.flatMap(cornersOf);
 	const { pitchMm } = plan.notebook;
-	const steps = countingGuide(size, pageMarks(plan, run, page), corners).map((step): Step =>
-		step.kind === 'compass' ? { ...step, mm: (step.end.at.x - step.begin.at.x) * pitchMm } : step
+	const { writes } = plan.hand;
+	const steps = countingGuide(size, pageMarks(plan, run, page), corners, writes).map(
+		(step): Step =>
+			step.kind === 'compass' ? { ...step, mm: (step.end.at.x - step.begin.at.x) * pitchMm } : step
 	);
 	const cut = cutOrder(plan.notebook, cutsOf(plan))
 		.filter(({ front }) => front === frontOf(page))

@@ -10,6 +10,8 @@ export interface Hand {
 	readonly letteringPerSquare: number;
 	/** Squares from one written line to the next: 1, or 2 for large hands. */
 	readonly lineHeight: number;
+	/** The hand that writes; the right one where it is not said. */
+	readonly writes?: 'left' | 'right';
 }
 
 export const defaultHand: Hand = {

@@ -9,6 +9,8 @@ export interface Task {
 	readonly page: number;
 	readonly pass: PassId;
 	readonly tone?: Tone;
+	/** How light the tone is, from 0 to 1. */
+	readonly light?: number;
 	readonly seconds: number;
 }
 
@@ -21,22 +23,7 @@ export interface Rule {
 	readonly wait: (first: Task, second: Task, shelf: Shelf) => number | undefined;
 }
 
-/** Colours from the lightest to the darkest. */
-const lightest: readonly Tone[] = [
-	'art',
-	'rest',
-	'line',
-	'slack',
-	'bar',
-	'level-1',
-	'level-2',
-	'level-3',
-	'level-4',
-	'level-5',
-	'level-6'
-];
-
-const shade = ({ tone }: Task) => (tone ? lightest.indexOf(tone) : -1);
+const light = (task: Task) => task.light ?? 1;
 const oneOf = (task: Task, ...passes: PassId[]) => passes.includes(task.pass);
 
 /** What practitioners keep to on a page, each with its reason (common practice). */
@@ -68,7 +55,7 @@ export const rules: readonly Rule[] = [
 		says: 'The lightest colour first',
 		reason: 'A dark colour that is touched by a light one goes along with it.',
 		wait: (first, second, shelf) =>
-			first.pass === 'tint' && second.pass === 'tint' && shade(first) < shade(second)
+			first.pass === 'tint' && second.pass === 'tint' && light(first) > light(second)
 				? dryingOf(shelf, 'tint').touch
 				: undefined
 	},

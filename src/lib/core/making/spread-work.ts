@@ -1,9 +1,10 @@
 import { cutOrder, frontOf } from '../cuts';
-import { cutsOf, kindOf, pageMarks, type Plan, type Run } from '../fit';
+import { cutsOf, kindOf, pageMarks, themeOn, type Plan, type Run } from '../fit';
 import { letters } from '../hand';
 import type { Mark, Tone } from '../draw';
 import { firstDayOfWeek, formatMonth, monthShape } from '../month';
 import { spreadOf } from '../paper';
+import { lightness, paletteOf } from '../theme';
 import { bestOrder, type OrderProblem, type Ordered } from './order';
 import { noWork, secondsFor, type OwnPace, type Work } from './pace';
 import type { PassId } from './passes';
@@ -80,11 +81,12 @@ export function tasksOf(
 ): Task[] {
 	const marks = pageMarks(plan, run, page);
 	if (marks.length === 0) return [];
+	const { tones } = paletteOf(themeOn(plan, run, page));
 	const task = (pass: PassId, work: Work, tone?: Tone): Task => ({
 		id: [page, pass, tone].filter(Boolean).join(' '),
 		page,
 		pass,
-		...(tone ? { tone } : {}),
+		...(tone ? { tone, light: lightness(tones[tone]) } : {}),
 		seconds: secondsFor(pass, work, pace)
 	});
 	const cut = page === frontOf(page) && isCut(plan, page);

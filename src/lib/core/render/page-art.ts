@@ -1,7 +1,8 @@
 import { frontOf, leafLines, type CutLine } from '../cuts';
 import { slotOutline, stencilSlots, type TextMark, type Tone } from '../draw';
-import { cutsOf, pageMarks, type Plan, type Run } from '../fit';
+import { cutsOf, pageMarks, themeOn, type Plan, type Run } from '../fit';
 import { arcPoints, marginMm, type Dot, type Page, type Rect } from '../paper';
+import { paletteOf, usualPalette, type Colour, type Palette } from '../theme';
 import { setText, type Anchor } from './lettering-size';
 
 /** What of a page is drawn: everything; only its lines, to be traced; or slots to be cut out of card. */
@@ -29,30 +30,22 @@ export interface PageArt {
 	/** Where the leaf is cut, as measured on this page. */
 	readonly cuts: readonly CutLine[];
 	readonly texts: readonly ArtText[];
+	readonly palette: Palette;
 }
 
-/** Colours of ink on paper, by what they mean. */
-export const inks = { ink: '#1d2a3a', dot: '#9a9a94', cut: '#a4161a' } as const;
+/** The ink that a text is done with. */
+export function inkOf({ mark }: ArtText, { lines, lettering }: Palette): Colour {
+	return mark.style === 'lettering' ? lettering : lines;
+}
+
+/** Colours of what is on the paper already, and of what is cut. */
+export const inks = { dot: '#9a9a94', cut: '#a4161a' } as const;
 export const dotMm = 0.35;
 /** A cut is a broken line: this long, and as long a gap. */
 export const cutDashMm = 2;
 export const cutPenMm = 0.2;
 const lineMm = 0.3;
 const hairlineMm = 0.1;
-
-export const tones: Record<Tone, string> = {
-	rest: '#ece7da',
-	art: '#f4f1e8',
-	line: '#f3f0e6',
-	bar: '#c9d8d4',
-	slack: '#e8efec',
-	'level-1': '#f3e3a8',
-	'level-2': '#bcd7b4',
-	'level-3': '#b5cfe0',
-	'level-4': '#c5bcdc',
-	'level-5': '#e3b9b0',
-	'level-6': '#cfc6b4'
-};
 
 /** Everything that is to be drawn on a page of a run, where the notebook has it. */
 export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everything'): PageArt {
@@ -65,7 +58,7 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 	const cuts = leafLines(notebook, cutsOf(plan), frontOf(page.number)).flatMap((lines) =>
 		page.side === 'right' ? lines.front : lines.back
 	);
-	const bare = { ...size, tints: [], texts: [], dots: [], cuts };
+	const bare = { ...size, tints: [], texts: [], dots: [], cuts, palette: usualPalette };
 	if (drawn === 'stencil')
 		return {
 			...bare,
@@ -91,6 +84,7 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 		for (let x = 0; x <= page.columns; x++) dots.push(at({ x, y }));
 	return {
 		...bare,
+		palette: paletteOf(themeOn(plan, run, page.number)),
 		tints: marks.flatMap((mark) =>
 			mark.kind === 'tint'
 				? [{ ...at(mark), w: mark.w * pitchMm, h: mark.h * pitchMm, tone: mark.tone }]

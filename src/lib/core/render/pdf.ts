@@ -5,9 +5,9 @@ import {
 	cutDashMm,
 	cutPenMm,
 	dotMm,
+	inkOf,
 	inks,
 	pageArt,
-	tones,
 	type ArtText,
 	type Drawn,
 	type PageArt
@@ -64,12 +64,15 @@ export function registerFaces(document: PDFKit.PDFDocument, faces: Faces): void 
 
 /** Draws a page with its upper left paper corner at the document's origin, which counts in mm. */
 export function drawPage(document: PDFKit.PDFDocument, art: PageArt, faces: Faces): void {
-	for (const { x, y, w, h, tone } of art.tints) document.rect(x, y, w, h).fill(tones[tone]);
+	for (const { x, y, w, h, tone } of art.tints)
+		document.rect(x, y, w, h).fill(art.palette.tones[tone]);
 	drawDots(document, art);
 	drawStrokes(document, art);
 	drawCuts(document, art);
-	document.fillColor(inks.ink);
-	for (const text of art.texts) drawText(document, text, faces);
+	for (const text of art.texts) {
+		document.fillColor(inkOf(text, art.palette));
+		drawText(document, text, faces);
+	}
 }
 
 /** A stroke of no length with round ends is a dot, and far smaller than a circle in the file. */
@@ -80,9 +83,9 @@ function drawDots(document: PDFKit.PDFDocument, { dots }: PageArt): void {
 	document.stroke();
 }
 
-function drawStrokes(document: PDFKit.PDFDocument, { strokes, pen }: PageArt): void {
+function drawStrokes(document: PDFKit.PDFDocument, { strokes, pen, palette }: PageArt): void {
 	if (strokes.length === 0) return;
-	document.lineCap('butt').lineWidth(pen).strokeColor(inks.ink);
+	document.lineCap('butt').lineWidth(pen).strokeColor(palette.lines);
 	for (const { points, closed } of strokes) {
 		points.forEach(({ x, y }, index) =>
 			index === 0 ? document.moveTo(x, y) : document.lineTo(x, y)

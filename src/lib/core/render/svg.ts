@@ -1,5 +1,6 @@
+import type { Colour } from '../theme';
 import { fontType, type Face, type Faces } from './faces';
-import { cutDashMm, cutPenMm, dotMm, inks, tones, type ArtText, type PageArt } from './page-art';
+import { cutDashMm, cutPenMm, dotMm, inkOf, inks, type ArtText, type PageArt } from './page-art';
 import { lineOf, setRuns } from './set-runs';
 
 /**
@@ -7,7 +8,7 @@ import { lineOf, setRuns } from './set-runs';
  * embedded. With `outlined` they become outlines instead, for programs that know no embedded fonts.
  */
 export function renderSvg(art: PageArt, faces: Faces, outlined = false): string {
-	const { width, height, tints, dots, strokes, pen, cuts, texts } = art;
+	const { width, height, tints, dots, strokes, pen, cuts, texts, palette } = art;
 	const used = new Set(
 		outlined ? [] : texts.flatMap((text) => setRuns(text, faces).map(({ face }) => face))
 	);
@@ -16,7 +17,7 @@ export function renderSvg(art: PageArt, faces: Faces, outlined = false): string 
 		used.size > 0 ? `<style>${[...used].map(fontRule).join('')}</style>` : '',
 		...tints.map(
 			({ x, y, w, h, tone }) =>
-				`<rect x="${mm(x)}" y="${mm(y)}" width="${mm(w)}" height="${mm(h)}" fill="${tones[tone]}"/>`
+				`<rect x="${mm(x)}" y="${mm(y)}" width="${mm(w)}" height="${mm(h)}" fill="${palette.tones[tone]}"/>`
 		),
 		// A stroke of no length with round ends is a dot.
 		path(
@@ -28,13 +29,16 @@ export function renderSvg(art: PageArt, faces: Faces, outlined = false): string 
 				({ points, closed }) =>
 					`M${points.map(({ x, y }) => `${mm(x)} ${mm(y)}`).join('L')}${closed ? 'Z' : ''}`
 			),
-			`stroke="${inks.ink}" stroke-width="${pen}"`
+			`stroke="${palette.lines}" stroke-width="${pen}"`
 		),
 		path(
 			cuts.map(({ from, to }) => `M${mm(from.x)} ${mm(from.y)}L${mm(to.x)} ${mm(to.y)}`),
 			`stroke="${inks.cut}" stroke-width="${cutPenMm}" stroke-dasharray="${cutDashMm}"`
 		),
-		...texts.map((text) => (outlined ? outlines(text, faces) : writing(text, faces))),
+		...texts.map((text) => {
+			const colour = inkOf(text, palette);
+			return outlined ? outlines(text, faces, colour) : writing(text, faces, colour);
+		}),
 		'</svg>'
 	];
 	return parts.filter(Boolean).join('\n');
@@ -49,7 +53,7 @@ function fontRule({ name, file }: Face): string {
 	return `@font-face{font-family:"${name}";src:url(data:${fontType(file)};base64,${data})}`;
 }
 
-function writing(text: ArtText, faces: Faces): string {
+function writing(text: ArtText, faces: Faces, colour: Colour): string {
 	const { mark, x, y, size } = text;
 	const turn = mark.turned ? ` transform="rotate(-90 ${mm(x)} ${mm(y)})"` : '';
 	const runs = setRuns(text, faces).map(({ face, text, along, fromRight }) => {
@@ -57,10 +61,10 @@ function writing(text: ArtText, faces: Faces): string {
 		const direction = fromRight ? ' direction="rtl" text-anchor="end"' : '';
 		return `<tspan x="${mm(x + along)}" font-family="${face.name}"${direction}>${escaped(text)}</tspan>`;
 	});
-	return `<text y="${mm(y)}" font-size="${mm(size)}" fill="${inks.ink}"${turn}>${runs.join('')}</text>`;
+	return `<text y="${mm(y)}" font-size="${mm(size)}" fill="${colour}"${turn}>${runs.join('')}</text>`;
 }
 
-function outlines(text: ArtText, faces: Faces): string {
+function outlines(text: ArtText, faces: Faces, colour: Colour): string {
 	const { mark, x, y, size } = text;
 	const glyphs: string[] = [];
 	for (const { face, text: words, along, fromRight } of setRuns(text, faces)) {
@@ -77,7 +81,7 @@ function outlines(text: ArtText, faces: Faces): string {
 		});
 	}
 	const turn = mark.turned ? ' rotate(-90)' : '';
-	return `<g fill="${inks.ink}" transform="translate(${mm(x)} ${mm(y)})${turn}">${glyphs.join('')}</g>`;
+	return `<g fill="${colour}" transform="translate(${mm(x)} ${mm(y)})${turn}">${glyphs.join('')}</g>`;
 }
 
 /** A length to a ten-thousandth of a millimetre. */

@@ -7,6 +7,7 @@ import { monthCuts } from './005-cuts';
 import { ownFonts } from './006-own-fonts';
 import { rulesByForm } from './007-rules-by-form';
 import { rooms } from './008-rooms';
+import { monthTheme } from './009-theme';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -17,5 +18,6 @@ export const migrations: Record<string, Migration> = {
 	'005-cuts': monthCuts,
 	'006-own-fonts': ownFonts,
 	'007-rules-by-form': rulesByForm,
-	'008-rooms': rooms
+	'008-rooms': rooms,
+	'009-theme': monthTheme
 };

@@ -37,6 +37,7 @@ import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
 import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { Saver } from '../keeping/saver.svelte';
+import type { Theme } from '$lib/core/theme';
 import { sameContent } from '../same-content';
 import { begin, redo, step, undo, type History } from './history';
 import { forget, recall, remember } from './kept-history';
@@ -59,6 +60,8 @@ export interface DeskInput {
 	readonly run: Run;
 	/** Why there is no run yet: it takes longer than the server may take. */
 	readonly trouble?: string;
+	/** The colours of the month before it in the book that has some. */
+	readonly themeBefore?: Theme;
 	/** The month after this one in the book, and the page on which it begins now. */
 	readonly next?: { readonly month: string; readonly first: number };
 }
@@ -410,6 +413,11 @@ export class MonthDesk {
 		const to = plannablePages(freeAfter(notebook, last))[0]?.number;
 		if (to === undefined || to === next.first) return undefined;
 		return { month: next.month, by: to - next.first, to };
+	}
+
+	/** The colours of the month before it in the book that has some. */
+	get themeBefore(): Theme | undefined {
+		return this.input.themeBefore;
 	}
 
 	get cuts(): readonly Cut[] {

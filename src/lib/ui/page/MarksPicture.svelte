@@ -50,6 +50,7 @@
 		{lang}
 		direction={set.anchor === 'right' ? 'rtl' : undefined}
 		text-anchor={anchors[set.anchor]}
-		class="fill-ink {mark.style === 'lettering' ? 'font-serif' : 'font-hand'}">{words}</text
+		class={mark.style === 'lettering' ? 'fill-lettering font-serif' : 'fill-ink font-hand'}
+		>{words}</text
 	>
 {/each}

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { pageKey, pageMarks, type Plan, type Run } from '$lib/core/fit';
+	import { pageKey, pageMarks, themeOn, type Plan, type Run } from '$lib/core/fit';
 	import MarksPicture from './MarksPicture.svelte';
+	import { themeStyle } from './theme-style';
 
 	let { plan, run, page }: { plan: Plan; run: Run; page: number } = $props();
 
@@ -10,4 +11,6 @@
 	const marks = $derived(key === '' ? [] : untrack(() => pageMarks(plan, run, page)));
 </script>
 
-<MarksPicture {marks} hand={plan.hand} lang={plan.locale} />
+<g style={themeStyle(themeOn(plan, run, page))}>
+	<MarksPicture {marks} hand={plan.hand} lang={plan.locale} />
+</g>

@@ -6,8 +6,8 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 	depends('horarium:month');
 	const placed = await placedMonth(locals.store, params.id, locals.person);
 	if (!placed) error(404, 'There is no such month.');
-	const { record, plan, run, trouble, next } = placed;
-	const { month, weekStart, aim, titles, lately, wishes, drawn, cuts } = record;
+	const { record, plan, run, trouble, next, themeBefore } = placed;
+	const { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = record;
 	return {
 		printers: await locals.store.person.printers(),
 		ownKinds: await locals.store.kinds.all(),
@@ -16,13 +16,14 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 			revision: record.revision,
 			notebookId: record.notebookId,
 			notebook: plan.notebook,
-			month: { month, weekStart, aim, titles, lately, wishes, drawn, cuts },
+			month: { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts },
 			earlierCuts: plan.earlierCuts ?? [],
 			earlierWeeks: plan.earlierWeeks ?? [],
 			person: locals.person,
 			run,
 			trouble,
-			next
+			next,
+			themeBefore
 		}
 	};
 };

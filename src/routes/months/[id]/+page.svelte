@@ -10,6 +10,7 @@
 	import RunPicture from '$lib/ui/month/RunPicture.svelte';
 	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import SaveState from '$lib/ui/month/SaveState.svelte';
+	import ThemeFields from '$lib/ui/theme/ThemeFields.svelte';
 	import Suggestions from '$lib/ui/month/Suggestions.svelte';
 	import WishList from '$lib/ui/month/WishList.svelte';
 
@@ -29,6 +30,7 @@
 	>
 		<h1 class="text-3xl">{title}</h1>
 		<MonthSettings {desk} />
+		<ThemeFields {desk} />
 		<WishList {desk} />
 		<div class="flex flex-wrap items-center gap-2 pt-4">
 			<AddWish {desk} />

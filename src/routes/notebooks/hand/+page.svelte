@@ -9,6 +9,7 @@
 		type PhraseName
 	} from '$lib/core/hand';
 	import { languageTags } from '$lib/ui/locale';
+	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import Notices from '$lib/ui/shell/Notices.svelte';
 	import OwnFonts from '$lib/ui/notebook/OwnFonts.svelte';
@@ -26,6 +27,7 @@
 		lettering: squaresOf('lettering', start.letteringPerSquare)
 	});
 	let lineHeight = $state(start.lineHeight);
+	let writes = $state(start.writes ?? 'right');
 	const kept = $derived([keeping.hand.hand.state.kind, keeping.hand.language.state.kind]);
 	let hand = $state.raw<Hand>(start);
 
@@ -60,7 +62,7 @@
 	function keep(next: MeasuredPhrases, height: number) {
 		measured = next;
 		lineHeight = height;
-		hand = handFrom(measured, lineHeight);
+		hand = { ...handFrom(measured, lineHeight), ...(writes === 'left' ? { writes } : {}) };
 		keeping.hand.hand.write(hand);
 	}
 </script>
@@ -116,6 +118,24 @@
 				/>
 				<p class="pb-1.5 text-ink-soft">1, or 2 for a large hand.</p>
 			</div>
+		</li>
+		<li class="border-t border-hairline pt-4">
+			<h2 class="pb-1 text-xl">Side</h2>
+			<Choice
+				label="I write with my"
+				value={writes}
+				options={[
+					{ value: 'left', label: 'left hand' },
+					{ value: 'right', label: 'right hand' }
+				]}
+				onchange={(side) => {
+					writes = side;
+					keep(measured, lineHeight);
+				}}
+			/>
+			<p class="pt-1 text-ink-soft">
+				Guides tint and write away from the hand, so that it does not lie on what is wet.
+			</p>
 		</li>
 		<li class="border-t border-hairline pt-4">
 			<h2 class="text-xl" id="letters">Letters of other scripts</h2>

@@ -3,6 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, tick, untrack } from 'svelte';
+	import { themeOn } from '$lib/core/fit';
 	import { pageGuide, passesOf, sentenceOf } from '$lib/core/guide';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
@@ -13,6 +14,7 @@
 	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
+	import ToneSwatch from '$lib/ui/theme/ToneSwatch.svelte';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 
@@ -103,6 +105,13 @@
 >
 <svelte:window onkeydown={pressed} />
 
+{#snippet colourOf(index: number)}
+	{@const step = steps[index]}
+	{#if step?.kind === 'tint' && open && step.tone !== 'art'}
+		<ToneSwatch tone={step.tone} theme={themeOn(desk.plan, desk.run, open.page)} />
+	{/if}
+{/snippet}
+
 <main
 	id="main"
 	class="grid min-h-0 flex-1 gap-6 px-5 py-3 print:block print:p-0 {following
@@ -169,7 +178,7 @@
 					Step {at + 1} of {steps.length}, {done.count} done
 				</p>
 				<p class="py-3 font-serif text-3xl leading-snug" aria-current="step" aria-live="polite">
-					{sentences[at]}
+					{sentences[at]}{@render colourOf(at)}
 				</p>
 				{#if here && here.steps.at(-1) === at}
 					<p class="border-l-4 border-hairline py-1 pl-3 text-ink-soft italic">{here.pass.then}</p>
@@ -224,7 +233,9 @@
 										<span class="w-6 shrink-0 text-right font-serif text-lg text-rubric"
 											>{index + 1}</span
 										>
-										<span class={done.has(index) ? 'text-ink-soft' : ''}>{sentences[index]}</span>
+										<span class={done.has(index) ? 'text-ink-soft' : ''}
+											>{sentences[index]}{@render colourOf(index)}</span
+										>
 									</button>
 								</li>
 							{/each}

@@ -1,0 +1,4 @@
+export * from './checks';
+export * from './palette';
+export * from './proposals';
+export * from './theme';

@@ -1,0 +1,16 @@
+import { atNight, paletteOf, type Colour, type Theme } from '$lib/core/theme';
+
+const pair = (colour: Colour, use: 'ink' | 'tint') =>
+	`light-dark(${colour}, ${atNight(colour, use)})`;
+
+/** The colours of a month as styles of a picture; nothing where it has none of its own. */
+export function themeStyle(theme: Theme | undefined): string | undefined {
+	if (!theme) return undefined;
+	const { lines, lettering, tones } = paletteOf(theme);
+	const tints = Object.entries(tones).map(
+		([tone, colour]) => `--tint-${tone}: ${pair(colour, 'tint')}`
+	);
+	return [`--ink: ${pair(lines, 'ink')}`, `--lettering: ${pair(lettering, 'ink')}`, ...tints].join(
+		'; '
+	);
+}
