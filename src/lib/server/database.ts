@@ -70,6 +70,8 @@ export interface Tables {
 		deleted_at: string | null;
 	};
 	setting: { name: string; content: string };
+	/** How far a month is made, as JSON; checked when read. */
+	month_making: { month_id: string; content: string };
 	printer: { id: string; name: string; across_mm: number; down_mm: number };
 }
 

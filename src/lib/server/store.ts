@@ -1,5 +1,6 @@
 import { openDatabase, type Db } from './database';
 import type { SetAside } from './kept';
+import { Makings } from './makings';
 import { Months } from './months';
 import { Notebooks } from './notebooks';
 import { OwnFonts } from './own-fonts';
@@ -11,6 +12,7 @@ import { writing } from './write';
 export interface Shelf {
 	readonly notebooks: Notebooks;
 	readonly months: Months;
+	readonly makings: Makings;
 	readonly person: PersonStore;
 	readonly kinds: OwnKinds;
 	readonly fonts: OwnFonts;
@@ -49,6 +51,7 @@ function shelfOn(db: Db): Shelf {
 	return {
 		notebooks: new Notebooks(db),
 		months: new Months(db),
+		makings: new Makings(db),
 		person: new PersonStore(db),
 		kinds: new OwnKinds(db),
 		fonts: new OwnFonts(db)

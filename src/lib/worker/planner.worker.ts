@@ -43,10 +43,14 @@ export interface PlannerWorker {
 		run: Run,
 		workshop: Workshop,
 		evenings: Evenings,
-		today: string
+		today: string,
+		moved: Readonly<Record<string, string>>
 	) => Promise<MakingPlan>;
-	/** Seconds that another plan takes to draw. */
-	timeFor: (plan: Plan, workshop: Workshop) => Promise<number>;
+	/** Seconds that another plan takes to draw, and how many of its wishes find no place. */
+	timeFor: (
+		plan: Plan,
+		workshop: Workshop
+	) => Promise<{ readonly seconds: number; readonly unplaced: number }>;
 }
 
 /** A run that takes longer is shown as it stands, and again every so often. */
@@ -128,11 +132,11 @@ expose({
 		}
 		return state.value;
 	},
-	making: async (plan, run, workshop, evenings, today) =>
-		makingPlan(plan, run, workshop, evenings, today),
+	making: async (...asked) => makingPlan(...asked),
 	timeFor: async (plan, workshop) => {
 		const run = await planned(plan, () => true);
 		if (!run) throw new Error('the planning was broken off');
-		return secondsOf(monthWork(plan, run, workshop));
+		const seconds = secondsOf(monthWork(plan, run, workshop));
+		return { seconds, unplaced: run.unplaced.length };
 	}
 } satisfies PlannerWorker);

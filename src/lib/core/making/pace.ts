@@ -23,6 +23,8 @@ const usualPace: Readonly<Record<PassId, Pace>> = {
 	rule: { ...noWork, start: 20, strokes: 4, mm: 0.04 },
 	letter: { ...noWork, start: 20, letters: 22 },
 	write: { ...noWork, start: 10, letters: 1.1 },
+	/** The person says how long one takes. */
+	picture: { ...noWork, start: 0 },
 	erase: { ...noWork, start: 40 },
 	look: { ...noWork, start: 30 }
 };

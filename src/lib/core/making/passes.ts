@@ -6,6 +6,7 @@ export const passNames = {
 	rule: 'Rule',
 	letter: 'Letter',
 	write: 'Write',
+	picture: 'Picture',
 	erase: 'Erase',
 	look: 'Look over'
 } as const;

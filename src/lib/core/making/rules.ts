@@ -69,6 +69,13 @@ export const rules: readonly Rule[] = [
 				: undefined
 	},
 	{
+		id: 'frame-first',
+		says: 'The frame before its picture',
+		reason: 'A picture keeps to its frame, and a ruler slides over what is painted.',
+		wait: (first, second, shelf) =>
+			first.pass === 'rule' && second.pass === 'picture' ? dryingOf(shelf, 'rule').touch : undefined
+	},
+	{
 		id: 'erase-dry',
 		says: 'Erase only what is dry',
 		reason: 'An eraser takes ink along that a finger would not.',

@@ -8,6 +8,8 @@ export interface MakingSettings {
 	readonly shelf: Shelf;
 	/** Rules that are switched off. */
 	readonly off: readonly string[];
+	/** Minutes that a picture takes, such as that of a cover. */
+	readonly pictureMinutes: number;
 	/** How fast they are, as far as it is known from what they ticked off. */
 	readonly pace: OwnPace;
 }
@@ -16,5 +18,6 @@ export const usualMaking: MakingSettings = {
 	evenings: usualEvenings,
 	shelf: usualShelf,
 	off: [],
+	pictureMinutes: 20,
 	pace: {}
 };

@@ -5,7 +5,16 @@ import { isInked, type InkedPass, type PassId } from './passes';
 export interface Ink {
 	readonly kind: InkKind;
 	readonly found?: Partial<Drying>;
+	/** What was seen on the back of the test page. */
+	readonly back?: Back;
+	/** Whether it held when water went over it. */
+	readonly waterproof?: boolean;
 }
+
+/** What is seen of an ink on the back of the leaf. */
+export const backs = ['clean', 'shows', 'bleeds'] as const;
+
+export type Back = (typeof backs)[number];
 
 /** A person's inks by what they are used for. */
 export type Shelf = Readonly<Record<InkedPass, Ink>>;
@@ -21,8 +30,10 @@ const dry: Drying = { touch: 0, over: 0, erase: 0 };
 
 /** How long what a pass leaves on the paper stays wet, in seconds. */
 export function dryingOf(shelf: Shelf, pass: PassId): Drying {
-	if (!isInked(pass)) return dry;
-	const { kind, found } = shelf[pass];
+	// A picture is coloured with what tints.
+	const inked = pass === 'picture' ? 'tint' : pass;
+	if (!isInked(inked)) return dry;
+	const { kind, found } = shelf[inked];
 	const { touch, over, erase } = inkFacts[kind];
 	return { touch, over, erase, ...found };
 }

@@ -18,7 +18,8 @@ function leastCost(pieces: readonly Piece[], rooms: readonly number[]): number[]
 					0
 				) > room
 		);
-		const tangled = pieces.some(({ after }, piece) => {
+		const tangled = pieces.some(({ after, only }, piece) => {
+			if (only !== undefined && at[piece] !== rooms.length && at[piece] !== only) return true;
 			if (after === undefined || at[piece] === rooms.length) return false;
 			return (at[after] ?? 0) > (at[piece] ?? 0);
 		});
@@ -44,7 +45,8 @@ const anyCase = fc
 			fc.record({
 				seconds: fc.integer({ min: 1, max: 9 }),
 				latest: fc.integer({ min: -1, max: 3 }),
-				follows: fc.integer({ min: 0, max: 5 })
+				follows: fc.integer({ min: 0, max: 5 }),
+				only: fc.option(fc.integer({ min: 0, max: 3 }), { nil: undefined, freq: 4 })
 			}),
 			{ minLength: 1, maxLength: 5 }
 		)
@@ -53,9 +55,9 @@ const anyCase = fc
 		rooms,
 		pieces: pieces
 			.toSorted((a, b) => a.latest - b.latest)
-			.map(({ seconds, latest, follows }, index): Piece => {
+			.map(({ seconds, latest, follows, only }, index): Piece => {
 				const after = follows === 0 && index > 0 ? { after: index - 1 } : {};
-				return { seconds, latest, ...after };
+				return { seconds, latest, ...after, ...(only === undefined ? {} : { only }) };
 			})
 	}));
 

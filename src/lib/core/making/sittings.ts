@@ -5,6 +5,8 @@ export interface Piece {
 	readonly latest: number;
 	/** A piece that must be done in the same sitting or an earlier one. */
 	readonly after?: number;
+	/** The only sitting that a person wants it in. */
+	readonly only?: number;
 }
 
 /** Pieces with their sittings, and how good that is. */
@@ -44,6 +46,7 @@ export function seat(pieces: readonly Piece[], rooms: readonly number[]): Seated
 	const at: (number | undefined)[] = [];
 	let best: { cost: Cost; at: readonly (number | undefined)[] } | undefined;
 	let nodes = 0;
+	const chosen = pieces.some(({ only }) => only !== undefined);
 	const later = pieces.map((_, from) =>
 		pieces.slice(from).reduce((sum, { seconds }) => sum + (seconds > largest ? 0 : seconds), 0)
 	);
@@ -72,7 +75,10 @@ export function seat(pieces: readonly Piece[], rooms: readonly number[]): Seated
 			first === undefined
 				? []
 				: [...left.keys()].filter(
-						(sitting) => sitting >= first && (left[sitting] ?? 0) >= wanted.seconds
+						(sitting) =>
+							sitting >= first &&
+							sitting === (wanted.only ?? sitting) &&
+							(left[sitting] ?? 0) >= wanted.seconds
 					);
 		// Sittings that are begun, then the first other one that is in time, then those after it.
 		const open = new Set(at);
@@ -81,10 +87,11 @@ export function seat(pieces: readonly Piece[], rooms: readonly number[]): Seated
 			(a, b) => intime(a) - intime(b) || Number(!open.has(a)) - Number(!open.has(b)) || a - b
 		);
 		// Of sittings that nobody has begun, are as long, and in time, the first serves as well as the others: what is needed
-		// later comes later.
+		// later comes later. Where a person chose sittings they differ.
 		const fresh = new Set<number>();
 		const tried = fitting.filter((sitting) => {
-			if (open.has(sitting) || sitting > wanted.latest || wanted.after !== undefined) return true;
+			if (chosen || open.has(sitting) || sitting > wanted.latest || wanted.after !== undefined)
+				return true;
 			const room = rooms[sitting] ?? 0;
 			return !fresh.has(room) && Boolean(fresh.add(room));
 		});

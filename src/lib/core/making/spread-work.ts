@@ -17,6 +17,8 @@ export interface Workshop {
 	readonly pace: OwnPace;
 	/** Rules that the person has switched off. */
 	readonly off: readonly string[];
+	/** Minutes that a picture takes. */
+	readonly pictureMinutes: number;
 }
 
 /** All there is to do on an open spread, and the order in which it is done first. */
@@ -77,7 +79,7 @@ export function tasksOf(
 	plan: Plan,
 	run: Run,
 	page: number,
-	{ pace }: Pick<Workshop, 'pace'>
+	{ pace, pictureMinutes }: Pick<Workshop, 'pace' | 'pictureMinutes'>
 ): Task[] {
 	const marks = pageMarks(plan, run, page);
 	if (marks.length === 0) return [];
@@ -92,6 +94,8 @@ export function tasksOf(
 	const cut = page === frontOf(page) && isCut(plan, page);
 	const lettered = lettersIn(marks, true);
 	const written = lettersIn(marks, false);
+	const pictures =
+		pictureMinutes > 0 && marks.some((mark) => mark.kind === 'tint' && mark.tone === 'art') ? 1 : 0;
 	const ruled = ruledIn(marks, plan.notebook.pitchMm);
 	return [
 		...(cut ? [task('cut', noWork)] : []),
@@ -100,6 +104,9 @@ export function tasksOf(
 		...(ruled.strokes > 0 ? [task('rule', ruled)] : []),
 		...(lettered > 0 ? [task('letter', { ...noWork, letters: lettered })] : []),
 		...(written > 0 ? [task('write', { ...noWork, letters: written })] : []),
+		...(pictures > 0
+			? [{ id: `${page} picture`, page, pass: 'picture' as const, seconds: 60 * pictureMinutes }]
+			: []),
 		...(lettered > 0 ? [task('erase', noWork)] : []),
 		task('look', noWork)
 	];

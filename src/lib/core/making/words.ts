@@ -1,8 +1,9 @@
 import type { Tone } from '../draw';
-import { inkFacts } from './inks';
+import type { PaperKind } from '../paper';
+import { inkFacts, type InkKind } from './inks';
 import { isInked, type PassId } from './passes';
 import type { Task } from './rules';
-import type { Shelf } from './shelf';
+import type { Back, Shelf } from './shelf';
 
 const toneWords: Readonly<Record<Tone, string>> = {
 	rest: 'the days of rest',
@@ -33,6 +34,8 @@ export function taskWords({ pass, tone }: Task): string {
 			return 'Draw the letters';
 		case 'write':
 			return 'Write names and dates';
+		case 'picture':
+			return 'Draw the picture';
 		case 'erase':
 			return 'Erase the pencil';
 		case 'look':
@@ -47,6 +50,7 @@ const toolsOf: Readonly<Record<PassId, readonly string[]>> = {
 	rule: ['ruler'],
 	letter: [],
 	write: [],
+	picture: ['pencil'],
 	erase: ['eraser'],
 	look: []
 };
@@ -60,10 +64,43 @@ export function layOut(tasks: readonly Task[], shelf: Shelf): string[] {
 	return [...new Set(things)];
 }
 
-/** What to mind at a task: with the blade, with the ink. */
-export function mindAt({ pass }: Task, shelf: Shelf): string | undefined {
-	if (pass === 'cut') return 'A board under the leaf, light strokes, the blade away from you.';
-	return isInked(pass) ? inkFacts[shelf[pass].kind].mind : undefined;
+/** Below this weight, in g/m², lines show on the other side of the leaf (common practice). */
+const thin = 90;
+
+/** What to mind at a task: with the blade, with the ink, on this paper. */
+export function mindAt({ pass, page }: Task, shelf: Shelf, paper: PaperKind = {}): string[] {
+	if (pass === 'cut') return ['A board under the leaf, light strokes, the blade away from you.'];
+	const inked = pass === 'picture' ? 'tint' : pass;
+	if (!isInked(inked)) return [];
+	const { kind, back = usualBack(kind, paper) } = shelf[inked];
+	const behind = page % 2 === 1 ? page + 1 : page - 1;
+	const { mind } = inkFacts[kind];
+	return [
+		...(mind && kind !== 'alcohol' ? [mind] : []),
+		...(back === 'bleeds'
+			? [
+					`It goes through this paper: lay a sheet beneath, and want nothing on page ${behind} behind.`
+				]
+			: []),
+		...(back === 'shows' ? [`It shows on page ${behind} behind: press lightly.`] : []),
+		...(kind === 'gel' && shelf.tint.kind === 'acrylic' && inked !== 'tint'
+			? ['The tint is acrylic: write beside it, or with another pen.']
+			: []),
+		...(kind === 'watercolour' && inked === 'tint' && !waterproofLines(shelf)
+			? ['The pen that rules is not waterproof: no brush over a line of it.']
+			: [])
+	];
+}
+
+/** What is usually seen on the back of a leaf; what was found on the test page counts more. (Common practice.) */
+function usualBack(kind: InkKind, { weight, bearsAlcoholInk }: PaperKind): Back {
+	if (kind === 'alcohol') return bearsAlcoholInk ? 'clean' : 'bleeds';
+	const dark = kind !== 'graphite' && kind !== 'crayon';
+	return dark && weight !== undefined && weight < thin ? 'shows' : 'clean';
+}
+
+function waterproofLines({ rule }: Shelf): boolean {
+	return rule.waterproof ?? (rule.kind === 'liner' || rule.kind === 'graphite');
 }
 
 /** What can be done when a task goes wrong (common practice). */
@@ -76,6 +113,8 @@ export const slips: Readonly<Record<PassId, string>> = {
 		'A wrong letter is made bolder into the right one, or the whole word gets a label over it.',
 	write:
 		'A wrong number is made into the right one if it allows that; else strike it out once and write beside it.',
+	picture:
+		'What went wrong in a picture becomes a shadow, a leaf or a pattern; else a new one is drawn on paper of its own and pasted over it.',
 	erase: 'Ink that came off is drawn again once the paper has cooled down.',
 	look: 'What is missing is added now; what is one too many is left.'
 };

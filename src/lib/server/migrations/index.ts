@@ -8,6 +8,7 @@ import { ownFonts } from './006-own-fonts';
 import { rulesByForm } from './007-rules-by-form';
 import { rooms } from './008-rooms';
 import { monthTheme } from './009-theme';
+import { monthMaking } from './010-making';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -19,5 +20,6 @@ export const migrations: Record<string, Migration> = {
 	'006-own-fonts': ownFonts,
 	'007-rules-by-form': rulesByForm,
 	'008-rooms': rooms,
-	'009-theme': monthTheme
+	'009-theme': monthTheme,
+	'010-making': monthMaking
 };

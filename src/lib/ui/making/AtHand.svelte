@@ -8,6 +8,9 @@
 		type Task,
 		type WorkPiece
 	} from '$lib/core/making';
+	import type { PaperKind } from '$lib/core/paper';
+	import type { Theme } from '$lib/core/theme';
+	import ToneSwatch from '../theme/ToneSwatch.svelte';
 	import { clockWords, minuteWords, waitFor } from './drying';
 	import type { MakingDesk } from './making-desk.svelte';
 
@@ -17,20 +20,27 @@
 		piece: WorkPiece;
 		task: Task;
 		now: number;
+		paper: PaperKind | undefined;
+		theme: Theme | undefined;
 		ondone: () => void;
+		/** The page can no longer be used. */
+		onspoilt: () => void;
 	}
 	/** The one thing that is to be done now, large enough to be read beside the book. */
-	let { making, monthId, piece, task, now, ondone }: Props = $props();
+	let { making, monthId, piece, task, now, paper, theme, ondone, onspoilt }: Props = $props();
 
 	const { shelf } = $derived(making.settings);
 	const { delays } = $derived(problemOf(piece.tasks, making.settings));
 	const wait = $derived(waitFor(piece, delays, task, making.done, now));
-	const mind = $derived(mindAt(task, shelf));
+	const mind = $derived(mindAt(task, shelf, paper));
 </script>
 
 <section aria-label="Now" class="border-y border-hairline bg-sheet px-5 py-4 print:hidden">
 	<p class="text-ink-soft">Page {task.page} · {passNames[task.pass]}</p>
-	<p class="py-1 font-serif text-4xl leading-tight" aria-live="polite">{taskWords(task)}</p>
+	<p class="py-1 font-serif text-4xl leading-tight" aria-live="polite">
+		{taskWords(task)}
+		{#if task.tone}<ToneSwatch tone={task.tone} {theme} />{/if}
+	</p>
 	<p class="text-ink-soft">
 		about {minuteWords(task.seconds)} ·
 		<a class="underline" href="/months/{monthId}/guide/{task.page}">page {task.page}, dot by dot</a>
@@ -42,7 +52,7 @@
 			labels and trial letters, or rest your hand.
 		</p>
 	{/if}
-	{#if mind}<p class="pt-2">{mind}</p>{/if}
+	{#each mind as says (says)}<p class="pt-2">{says}</p>{/each}
 	<button
 		class="button button-main mt-4 min-h-16 w-full max-w-md text-2xl"
 		data-step
@@ -52,5 +62,8 @@
 	<details class="pt-3">
 		<summary class="cursor-pointer text-ink-soft">Something went wrong</summary>
 		<p class="pt-1">{slips[task.pass]}</p>
+		<p class="pt-2">
+			<button class="button" onclick={onspoilt}>Page {task.page} is spoilt: plan around it</button>
+		</p>
 	</details>
 </section>

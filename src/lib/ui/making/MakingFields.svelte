@@ -6,6 +6,8 @@
 		inkedPasses,
 		passNames,
 		rules,
+		type Back,
+		type Drying,
 		type Evenings,
 		type Ink,
 		type InkedPass
@@ -42,14 +44,24 @@
 		const others = off.filter((other) => other !== id);
 		making.change({ off: on ? others : [...others, id] });
 	}
-	function setDry(pass: InkedPass, minutes: number | undefined) {
-		const { kind, found } = shelf[pass];
-		const { over: _, ...others } = found ?? {};
-		setInk(pass, {
-			kind,
-			found: minutes === undefined ? others : { ...others, over: Math.round(minutes * 60) }
-		});
+	/** What was found on the test page, in minutes; an empty field goes back to what is usual. */
+	function setFound(pass: InkedPass, what: keyof Drying, minutes: number | undefined) {
+		const { [what]: _, ...others } = shelf[pass].found ?? {};
+		const found = minutes === undefined ? others : { ...others, [what]: Math.round(minutes * 60) };
+		setInk(pass, { ...shelf[pass], found });
 	}
+
+	const drying = [
+		{ what: 'touch', label: 'touched after' },
+		{ what: 'over', label: 'drawn over after' },
+		{ what: 'erase', label: 'erased over after' }
+	] as const;
+	const backWords: { value: Back | 'usual'; label: string }[] = [
+		{ value: 'usual', label: 'not tried' },
+		{ value: 'clean', label: 'nothing' },
+		{ value: 'shows', label: 'shows through' },
+		{ value: 'bleeds', label: 'bleeds through' }
+	];
 </script>
 
 <section aria-label="When I have time">
@@ -94,29 +106,57 @@
 <details class="pt-4">
 	<summary class="cursor-pointer font-serif text-xl">With what</summary>
 	<p class="py-1 text-sm text-ink-soft">
-		Drying times are usual ones. Try yours on the notebook’s last page and put in what you find.
+		Times are usual ones. Try your inks on the notebook’s last page (the kind “Ink test” has boxes
+		for it) and put in what you find.
 	</p>
 	{#each inkedPasses as pass (pass)}
-		<div class="flex flex-wrap items-end gap-3 pb-2">
-			<Select
-				label="{passNames[pass]} with"
-				value={shelf[pass].kind}
-				options={inks}
-				onchange={(kind) => setInk(pass, { kind })}
+		{@const ink = shelf[pass]}
+		<fieldset class="border-t border-hairline py-2">
+			<legend class="sr-only">{passNames[pass]}</legend>
+			<div class="flex flex-wrap items-end gap-3">
+				<Select
+					label="{passNames[pass]} with"
+					value={ink.kind}
+					options={inks}
+					onchange={(kind) => setInk(pass, { kind })}
+				/>
+				<Select
+					label="{passNames[pass]}: on the back"
+					value={ink.back ?? 'usual'}
+					options={backWords}
+					onchange={(back) => setInk(pass, { ...ink, back: back === 'usual' ? undefined : back })}
+				/>
+			</div>
+			<div class="flex flex-wrap items-end gap-3 pt-1">
+				{#each drying as { what, label } (what)}
+					<NumberField
+						label="{passNames[pass]}: {label}"
+						unit="min"
+						whole={false}
+						optional
+						value={ink.found?.[what] === undefined ? undefined : ink.found[what] / 60}
+						placeholder={String(dryingOf(shelf, pass)[what] / 60)}
+						least={0}
+						most={1440}
+						onchange={(minutes) => setFound(pass, what, minutes)}
+					/>
+				{/each}
+			</div>
+			<Check
+				label="{passNames[pass]}: water does not move it"
+				checked={ink.waterproof ?? false}
+				onchange={(waterproof) => setInk(pass, { ...ink, waterproof })}
 			/>
-			<NumberField
-				label="{passNames[pass]}: dry after"
-				unit="min"
-				whole={false}
-				optional
-				value={shelf[pass].found?.over === undefined ? undefined : shelf[pass].found.over / 60}
-				placeholder={String(dryingOf(shelf, pass).over / 60)}
-				least={0}
-				most={1440}
-				onchange={(minutes) => setDry(pass, minutes)}
-			/>
-		</div>
+		</fieldset>
 	{/each}
+	<NumberField
+		label="A picture, such as the cover’s, takes"
+		unit="min"
+		value={making.settings.pictureMinutes}
+		least={0}
+		most={600}
+		onchange={(minutes) => minutes !== undefined && making.change({ pictureMinutes: minutes })}
+	/>
 </details>
 <details class="pt-4">
 	<summary class="cursor-pointer font-serif text-xl">By which rules</summary>

@@ -8,11 +8,13 @@
 		sitting: PlannedSitting;
 		/** The task that is next. */
 		next: string | undefined;
+		/** Days of all sittings, to give a spread to another one. */
+		days: readonly string[];
 		/** Pages that are marked as drawn are no longer planned. */
 		ondrawn: (pages: readonly number[]) => void;
 	}
 	/** All of a sitting in order, with what must be waited for in between. */
-	let { making, sitting, next, ondrawn }: Props = $props();
+	let { making, sitting, next, days, ondrawn }: Props = $props();
 
 	/** Nobody notices a shorter one, in seconds. */
 	const leastWait = 10;
@@ -45,7 +47,7 @@
 		const task = taskOf(piece, id);
 		if (!task) return;
 		if (done) making.finish(task, Date.now());
-		else making.takeBack(task);
+		else making.takeBack(task, Date.now());
 	}
 </script>
 
@@ -55,6 +57,28 @@
 				, part {piece.part[0]} of {piece.part[1]}</span
 			>{/if}
 		<span class="font-sans text-sm text-ink-soft">{minuteWords(piece.ordered.end)}</span>
+		{#if !piece.part}
+			{@const at = days.indexOf(sitting.day)}
+			{@const words = pageWords(pagesOf(piece)).toLowerCase()}
+			<span class="float-right flex gap-2 font-sans text-sm print:hidden">
+				{#each [{ label: 'earlier', day: days[at - 1] }, { label: 'later', day: days[at + 1] }] as { label, day } (label)}
+					{#if day}
+						<button
+							class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
+							aria-label="Do {words} in the sitting {label === 'earlier' ? 'before' : 'after'}"
+							onclick={() => making.give(piece.left, day, Date.now())}>{label}</button
+						>
+					{/if}
+				{/each}
+				{#if making.moved[piece.left]}
+					<button
+						class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
+						aria-label="Do {words} wherever it fits"
+						onclick={() => making.give(piece.left, undefined, Date.now())}>wherever it fits</button
+					>
+				{/if}
+			</span>
+		{/if}
 	</h3>
 	<ol>
 		{#each rowsOf(piece) as { wait, id, page, words, seconds } (id)}

@@ -47,7 +47,7 @@ export function waitFor(
 		const before = tasks[job];
 		const at = before && done[before.id];
 		const least = delays.find(({ from, to }) => from === job && to === own)?.least;
-		if (!before || at === undefined || least === undefined) return [];
+		if (!before || at === undefined || !least) return [];
 		const left = Math.ceil((at - now) / 1000) + least;
 		return left > 0 ? [{ task: before, left }] : [];
 	});

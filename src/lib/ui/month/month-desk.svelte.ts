@@ -394,6 +394,22 @@ export class MonthDesk {
 		this.change({ wishes: swapSides(this.plan, this.run, page) });
 	}
 
+	/** Lets go of a page that is spoilt: what stands there finds another place, and pages that are begun stay as they are. */
+	giveUp(spoilt: number, begun: readonly number[]): void {
+		const { plan, run } = this;
+		const wishes = begun.reduce(
+			(held, page) => lockPages({ ...plan, wishes: held }, run, page, page),
+			plan.wishes
+		);
+		const there = (id: string) =>
+			run.blocks.some(
+				({ wish, pieces }) => wish === id && pieces.some(({ page }) => page === spoilt)
+			);
+		const freed = wishes.map((wish) => (there(wish.id) ? { ...wish, pin: undefined } : wish));
+		const left = this.month.drawn && undrawPage(this.month.drawn, spoilt);
+		this.change({ wishes: freed, drawn: left && left.pages.length > 0 ? left : undefined });
+	}
+
 	/** Marks a page as drawn in the book, or takes the mark away. */
 	setDrawn(page: number, drawn: boolean): void {
 		const known = this.month.drawn;
@@ -457,12 +473,17 @@ export class MonthDesk {
 	}
 
 	/** The sittings in which what is not drawn yet is made. */
-	making(workshop: Workshop, evenings: Evenings, today: string): Promise<MakingPlan> | undefined {
-		return this.planner?.making(this.plan, this.run, workshop, evenings, today);
+	making(
+		workshop: Workshop,
+		evenings: Evenings,
+		today: string,
+		moved: Readonly<Record<string, string>>
+	): Promise<MakingPlan> | undefined {
+		return this.planner?.making(this.plan, this.run, workshop, evenings, today, moved);
 	}
 
-	/** Seconds that the month would take with some of it changed. */
-	timeWith(change: Partial<KeptMonth>, workshop: Workshop): Promise<number> | undefined {
+	/** Seconds that the month would take with some of it changed, and how many wishes would find no place. */
+	timeWith(change: Partial<KeptMonth>, workshop: Workshop) {
 		return this.planner?.timeFor(this.planFor({ ...this.month, ...change }), workshop);
 	}
 

@@ -75,8 +75,8 @@ export class Planner {
 	}
 
 	/** Seconds that another plan takes to draw. */
-	timeFor(plan: Plan, workshop: Workshop): Promise<number> {
-		return this.remote.timeFor(plan, workshop);
+	timeFor(...asked: Parameters<PlannerWorker['timeFor']>): ReturnType<PlannerWorker['timeFor']> {
+		return this.remote.timeFor(...asked);
 	}
 
 	close(): void {

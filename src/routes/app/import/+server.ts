@@ -9,8 +9,9 @@ export const POST: RequestHandler = async (event) => {
 	const read = await readChecked(event, 'import', mostImportBytes);
 	if (!read.ok) return read.refusal;
 	const { document, notebookId, withHand } = read.value;
-	const { notebook, hand, month, weekStart, aim, titles, lately, wishes, drawn, cuts } = document;
-	const content = { month, weekStart, aim, titles, lately, wishes, drawn, cuts };
+	const { notebook, hand, ...rest } = document;
+	const { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = rest;
+	const content = { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts };
 	const { store } = event.locals;
 	const kept = notebookId ? (await store.notebooks.find(notebookId))?.notebook : notebook;
 	const refusal = monthFault(kept, content);

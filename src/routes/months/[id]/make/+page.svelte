@@ -1,23 +1,36 @@
 <script lang="ts">
 	import { onMount, tick, untrack } from 'svelte';
+	import { invalidate } from '$app/navigation';
+	import { toast } from 'svelte-sonner';
+	import { pageOf } from '$lib/core/paper';
+	import { formById } from '$lib/core/forms';
+	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
+	import { NotebookKeeper } from '$lib/ui/keeping/notebook-keeper.svelte';
+	import type { SimplerWay } from '$lib/core/making';
+	import { nameOf } from '$lib/ui/month/block-name';
 	import { layOut } from '$lib/core/making';
 	import AtHand from '$lib/ui/making/AtHand.svelte';
 	import { clockWords, minuteWords, wetNow } from '$lib/ui/making/drying';
 	import { MakingDesk } from '$lib/ui/making/making-desk.svelte';
 	import MakingFields from '$lib/ui/making/MakingFields.svelte';
 	import SittingSteps from '$lib/ui/making/SittingSteps.svelte';
+	import Notices from '$lib/ui/shell/Notices.svelte';
 	import WakeLock from '$lib/ui/making/WakeLock.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 	import { monthWords } from '$lib/ui/words';
 
 	let { data } = $props();
+	const keeping = getKeeping();
+	/** The book that was changed and must be kept before the month is planned in it. */
+	let changed = $state.raw<NotebookKeeper>();
 	const current = getMonthDesk();
 	const desk = $derived(current());
 	const making = $derived(
 		new MakingDesk(
 			desk,
-			untrack(() => data.making)
+			untrack(() => data.making),
+			untrack(() => data.progress)
 		)
 	);
 	let now = $state(0);
@@ -31,10 +44,12 @@
 	});
 	$effect(() => untrack(() => making.recall()));
 	$effect(() => {
-		const [ready, settings, run] = [desk.opened, making.settings, desk.run];
+		const [ready, settings, run] = [desk.opened, making.settings, desk.run, moved];
 		if (ready && settings && run) void making.reckon(new Date().toISOString().slice(0, 10));
 	});
 
+	/** As a text, because it is the same after most ticks. */
+	const moved = $derived(JSON.stringify(making.moved));
 	const plan = $derived(making.plan);
 	const at = $derived(plan ? (chosen ?? making.atHand(plan)) : 0);
 	const sitting = $derived(plan?.sittings[at]);
@@ -58,6 +73,13 @@
 			timeZone: 'UTC'
 		});
 
+	function wayWords(way: SimplerWay): string {
+		if (way.kind === 'titles')
+			return way.titles === 'written' ? 'Write all titles' : 'Leave all titles out';
+		const wish = desk.wishes.find(({ id }) => id === way.wish);
+		return `${wish ? nameOf(wish) : way.wish} as ${formById(way.form)?.name.toLowerCase() ?? way.form}`;
+	}
+
 	function show(index: number) {
 		if (plan) chosen = Math.min(plan.sittings.length - 1, Math.max(0, index));
 	}
@@ -77,6 +99,32 @@
 		else return;
 		event.preventDefault();
 	}
+
+	/** A page that is spoilt is so in the book; the month is planned anew once the book is kept. */
+	function spoil(page: number) {
+		const keeper = keeping.notebook(data.book, (kept) => new NotebookKeeper(kept));
+		const before = keeper.notebook.pages;
+		const others = before?.filter(({ number }) => number !== page) ?? [];
+		const { columns, rows } = pageOf(keeper.notebook, page);
+		const back = making.planAround(page, Date.now());
+		keeper.change({ pages: [...others, { number: page, columns, rows, state: 'spoilt' }] });
+		changed = keeper;
+		toast(`Page ${page} is spoilt and no longer planned.`, {
+			action: {
+				label: 'Undo',
+				onClick: () => {
+					keeper.change({ pages: before });
+					changed = keeper;
+					back();
+				}
+			}
+		});
+	}
+	$effect(() => {
+		if (!changed?.saver.settled || !desk.saver.settled) return;
+		changed = undefined;
+		void invalidate('horarium:month');
+	});
 
 	async function drawn(pages: readonly number[]) {
 		making.drawn(pages);
@@ -122,7 +170,10 @@
 					piece={next.piece}
 					task={next.task}
 					{now}
+					paper={desk.plan.notebook.paper}
+					theme={desk.plan.theme}
 					ondone={finish}
+					onspoilt={() => spoil(next.task.page)}
 				/>
 			{:else}
 				<p class="border-y border-hairline bg-sheet px-5 py-4 font-serif text-2xl print:hidden">
@@ -159,7 +210,13 @@
 							).join(', ')}.
 						</p>
 					</div>
-					<SittingSteps {making} sitting={shown} next={next?.task.id} ondrawn={drawn} />
+					<SittingSteps
+						{making}
+						sitting={shown}
+						next={next?.task.id}
+						days={plan.sittings.map(({ day }) => day)}
+						ondrawn={drawn}
+					/>
 				</div>
 			{/each}
 		{/if}
@@ -198,12 +255,12 @@
 					</li>
 				{/each}
 			</ol>
-			{#each making.savings as saving (saving.titles)}
+			{#each making.savings as saving (wayWords(saving.way))}
 				<p class="pb-2">
-					<button class="button" onclick={() => making.simplify(saving)}
-						>{saving.titles === 'written' ? 'Write all titles' : 'Leave all titles out'}: saves {minuteWords(
-							saving.saved
-						)}</button
+					<button
+						class="button h-auto text-left whitespace-normal"
+						onclick={() => making.simplify(saving)}
+						>{wayWords(saving.way)}: saves {minuteWords(saving.saved)}</button
 					>
 				</p>
 			{/each}
@@ -220,6 +277,11 @@
 				<button class="button" onclick={() => print()}>Print the work order</button>
 			</p>
 		{/if}
+		{#if making.progressSaver.state.kind === 'failed'}
+			<p role="alert" class="mb-3 bg-caution-ground px-3 py-2">
+				{making.progressSaver.state.message}
+			</p>
+		{/if}
 		{#if making.saver.state.kind === 'failed'}
 			<p role="alert" class="mb-3 bg-caution-ground px-3 py-2">{making.saver.state.message}</p>
 		{/if}
@@ -227,3 +289,4 @@
 		<MakingFields {making} />
 	</aside>
 </main>
+<Notices />

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { sittingsCalendar } from '$lib/core/formats/icalendar-sittings';
-import { makingPlan } from '$lib/core/making';
+import { makingPlan, movedDays } from '$lib/core/making';
 import { monthTitle } from '$lib/core/month';
 import { placedMonth } from '$lib/server/shelf';
 import type { RequestHandler } from './$types';
@@ -13,7 +13,8 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 	const { plan, run, record } = placed;
 	const making = await store.person.making();
 	const today = new Date().toISOString().slice(0, 10);
-	const { sittings } = makingPlan(plan, run, making, making.evenings, today);
+	const moved = movedDays(await store.makings.of(record.id));
+	const { sittings } = makingPlan(plan, run, making, making.evenings, today, moved);
 	const text = sittingsCalendar(sittings, monthTitle('en', plan.month), record.id, Date.now());
 	return new Response(text, {
 		headers: {
