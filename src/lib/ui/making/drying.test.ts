@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { usualShelf, type MakingPlan, type Task, type WorkPiece } from '../../core/making';
-import { clockWords, minuteWords, waitFor, wetNow } from './drying';
+import { clockWords, minuteWords, restFor, waitFor, wetNow } from './drying';
 
 const task = (page: number, pass: Task['pass']): Task => ({
 	id: `${page} ${pass}`,
@@ -52,4 +52,25 @@ test('a task waits for what it must not smear', () => {
 test('times are told as a clock and in words', () => {
 	expect([5, 65, 600].map(clockWords)).toEqual(['0:05', '1:05', '10:00']);
 	expect([30, 60, 3600, 4200].map(minuteWords)).toEqual(['30 s', '1 min', '1 h', '1 h 10 min']);
+});
+
+test('a hand that worked for 25 minutes without a pause rests for five', () => {
+	const long = tasks.map((own) => ({ ...own, seconds: 9 * 60 }));
+	const working: MakingPlan = {
+		...plan,
+		sittings: plan.sittings.map((sitting) => ({
+			...sitting,
+			pieces: [{ ...piece, tasks: long }]
+		}))
+	};
+	const minute = 60_000;
+	const after = (...minutes: number[]) =>
+		Object.fromEntries(
+			long.slice(0, minutes.length).map(({ id }, at) => [id, (minutes[at] ?? 0) * minute])
+		);
+	expect(restFor(working, after(9, 18), 19 * minute)).toBe(0);
+	expect(restFor(working, after(9, 18, 27), 28 * minute)).toBe(240);
+	expect(restFor(working, after(9, 18, 27), 33 * minute)).toBe(0);
+	// A pause of six minutes lies between the second and the third.
+	expect(restFor(working, after(9, 18, 33), 33 * minute)).toBe(0);
 });

@@ -54,6 +54,33 @@ export function waitFor(
 	return waits.sort((a, b) => b.left - a.left)[0];
 }
 
+/** A hand that ruled or coloured for so long rests for so long, in seconds (common practice). */
+const handTires = 25 * 60;
+const handRests = 5 * 60;
+
+/** Seconds that a hand should rest now: it worked too long without a pause. */
+export function restFor(
+	{ sittings }: MakingPlan,
+	done: Readonly<Record<string, number>>,
+	now: number
+): number {
+	const ticked = sittings
+		.flatMap(({ pieces }) => pieces.flatMap(({ tasks }) => tasks))
+		.flatMap(({ id, seconds }) => {
+			const at = done[id];
+			return at === undefined ? [] : [{ at: at / 1000, seconds }];
+		})
+		.sort((a, b) => b.at - a.at);
+	let worked = 0;
+	for (const [index, { at, seconds }] of ticked.entries()) {
+		worked += seconds;
+		const before = ticked[index + 1]?.at ?? -Infinity;
+		if (at - seconds - before >= handRests) break;
+	}
+	const rested = now / 1000 - (ticked[0]?.at ?? -Infinity);
+	return worked >= handTires ? Math.max(0, Math.ceil(handRests - rested)) : 0;
+}
+
 /** "2:05" of 125 seconds. */
 export function clockWords(seconds: number): string {
 	return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;

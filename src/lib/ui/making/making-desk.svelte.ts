@@ -179,8 +179,8 @@ export class MakingDesk {
 			.filter(({ page }) => page === spoilt)
 			.map(({ id }) => ({ id, at: now, undone: true }));
 		this.note({ done: undone, moved: [] });
-		const others = new Set(begun.map(({ page }) => page).filter((page) => page !== spoilt));
-		this.desk.giveUp(spoilt, [...others]);
+		const others = begun.map(({ page }) => page).filter((page) => page !== spoilt);
+		this.desk.giveUp(spoilt, others);
 		return () => {
 			this.note({ done: undone.map(({ id }) => ({ id, at: now + 1 })), moved: [] });
 			this.desk.undo();

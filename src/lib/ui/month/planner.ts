@@ -1,7 +1,7 @@
 import { version } from '$app/environment';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
-import type { MakingPlan, Workshop } from '$lib/core/making';
+import type { MakingPlan } from '$lib/core/making';
 import type { PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
 /** Hears of runs with the plan they belong to; `final` ends the work on it. */

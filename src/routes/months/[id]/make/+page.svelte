@@ -10,7 +10,7 @@
 	import { nameOf } from '$lib/ui/month/block-name';
 	import { layOut } from '$lib/core/making';
 	import AtHand from '$lib/ui/making/AtHand.svelte';
-	import { clockWords, minuteWords, wetNow } from '$lib/ui/making/drying';
+	import { clockWords, minuteWords, restFor, wetNow } from '$lib/ui/making/drying';
 	import { MakingDesk } from '$lib/ui/making/making-desk.svelte';
 	import MakingFields from '$lib/ui/making/MakingFields.svelte';
 	import SittingSteps from '$lib/ui/making/SittingSteps.svelte';
@@ -55,6 +55,7 @@
 	const sitting = $derived(plan?.sittings[at]);
 	const next = $derived(sitting && making.next(sitting));
 	const wet = $derived(plan ? wetNow(plan, making.done, making.settings.shelf, now) : []);
+	const rest = $derived(plan ? restFor(plan, making.done, now) : 0);
 	const left = $derived(
 		sitting?.pieces
 			.flatMap(({ tasks }) => tasks)
@@ -178,6 +179,12 @@
 			{:else}
 				<p class="border-y border-hairline bg-sheet px-5 py-4 font-serif text-2xl print:hidden">
 					This sitting is done.
+				</p>
+			{/if}
+			{#if rest > 0}
+				<p class="py-2 print:hidden" role="status">
+					<span class="inline-block w-14 font-serif text-lg text-rubric">{clockWords(rest)}</span>
+					Rest your hand: it has worked for 25 minutes.
 				</p>
 			{/if}
 			{#if wet.length > 0}
