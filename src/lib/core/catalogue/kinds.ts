@@ -1,3 +1,4 @@
+import type { ColumnHolds } from '../forms';
 import type { Importance, Wish } from '../wish';
 import type { Side } from '../paper';
 
@@ -57,8 +58,8 @@ function kind(
 }
 
 const names = (...list: string[]) => list.map((name) => ({ name }));
-const columns = (...list: [name: string, width: number][]) =>
-	list.map(([name, width]) => ({ name, width }));
+const columns = (...list: [name: string, width: number, holds?: ColumnHolds][]) =>
+	list.map(([name, width, holds]) => ({ name, width, ...(holds ? { holds } : {}) }));
 const filler = { filler: true } as const;
 
 /** A named list of so many lines, as a member. */
@@ -136,7 +137,7 @@ export const kinds: readonly Kind[] = [
 		'Events',
 		'What happens on which day, as a list down the page.',
 		['month-list', 'table', 'day-lines'],
-		{ title: 'Events', columns: columns(['Day', 2], ['When', 3], ['What', 10]) }
+		{ title: 'Events', columns: columns(['Day', 2, 'date'], ['When', 3], ['What', 10]) }
 	),
 	kind('plan', 'deadlines', 'Deadlines', 'What must be done by when.', ['table', 'box'], {
 		title: 'Deadlines',
@@ -165,7 +166,7 @@ export const kinds: readonly Kind[] = [
 		'Tasks',
 		'Half a page is enough, so as not to overload the month.',
 		['lists', 'box', 'table'],
-		{ title: 'Tasks', columns: columns(['What', 10], ['Done', 2]) }
+		{ title: 'Tasks', columns: columns(['What', 10], ['Done', 2, 'tick']) }
 	),
 	kind(
 		'plan',
@@ -173,7 +174,7 @@ export const kinds: readonly Kind[] = [
 		'Task bank',
 		'What may be done some time, to draw from.',
 		['lists', 'table', 'box'],
-		{ title: 'Task bank', columns: columns(['What', 10], ['Done', 2]) }
+		{ title: 'Task bank', columns: columns(['What', 10], ['Done', 2, 'tick']) }
 	),
 	kind(
 		'plan',
@@ -346,7 +347,7 @@ export const kinds: readonly Kind[] = [
 		['hours', 'bed-wake', 'day-curve', 'day-columns'],
 		{
 			title: 'Sleep',
-			columns: columns(['Bed', 3], ['Up', 3], ['Hours', 3]),
+			columns: columns(['Bed', 3, 'text'], ['Up', 3, 'text'], ['Hours', 3]),
 			rules: { 'day-curve': { first: 0, last: 12, step: 1 } }
 		}
 	),
@@ -358,7 +359,7 @@ export const kinds: readonly Kind[] = [
 		['hours', 'day-columns', 'day-bars'],
 		{
 			title: 'Work hours',
-			columns: columns(['From', 3], ['To', 3], ['Hours', 3]),
+			columns: columns(['From', 3, 'text'], ['To', 3, 'text'], ['Hours', 3]),
 			rules: { hours: { from: 6 }, 'day-bars': { first: 0, last: 12, step: 1 } }
 		}
 	),
@@ -408,7 +409,7 @@ export const kinds: readonly Kind[] = [
 		['table', 'day-lines'],
 		{
 			title: 'Exercise',
-			columns: columns(['Day', 2], ['What', 7], ['How long', 4]),
+			columns: columns(['Day', 2, 'date'], ['What', 7], ['How long', 4]),
 			rules: { table: { entries: 20 } }
 		}
 	),
@@ -445,7 +446,7 @@ export const kinds: readonly Kind[] = [
 		['lists', 'table', 'box'],
 		{
 			title: 'Shopping',
-			columns: columns(['What', 8], ['Got', 2]),
+			columns: columns(['What', 8], ['Got', 2, 'tick']),
 			rules: { table: { entries: 20 } }
 		}
 	),
@@ -486,7 +487,7 @@ export const kinds: readonly Kind[] = [
 		'Content plan',
 		'What is to be shown or told on which day.',
 		['month-grid', 'month-list', 'table'],
-		{ title: 'Content', columns: columns(['Day', 2], ['What', 9], ['Where', 4]) }
+		{ title: 'Content', columns: columns(['Day', 2, 'date'], ['What', 9], ['Where', 4]) }
 	),
 	kind(
 		'track',
@@ -509,18 +510,18 @@ export const kinds: readonly Kind[] = [
 		{
 			title: 'Followers',
 			parts: ['Count', 'Change'],
-			columns: columns(['Week', 3], ['Count', 4], ['Change', 4]),
+			columns: columns(['Week', 3], ['Count', 4, 'number'], ['Change', 4, 'number']),
 			rules: { 'grid-table': { down: 'weeks' }, table: { entries: 6 } }
 		}
 	),
 	kind('log', 'media-log', 'Media log', 'Seen, heard, played; and whether again.', ['table'], {
 		title: 'Seen and heard',
-		columns: columns(['What', 9], ['Day', 2], ['Again', 3]),
+		columns: columns(['What', 9], ['Day', 2, 'date'], ['Again', 3]),
 		rules: { table: { entries: 15 } }
 	}),
 	kind('log', 'reading-list', 'Reading list', 'Books to read and books read.', ['table', 'box'], {
 		title: 'Reading',
-		columns: columns(['Title', 9], ['Done', 3]),
+		columns: columns(['Title', 9], ['Done', 3, 'tick']),
 		rules: { table: { entries: 15 } }
 	}),
 	kind(
@@ -582,7 +583,7 @@ export const kinds: readonly Kind[] = [
 	),
 	kind('review', 'milestones', 'Milestones', 'What was reached, and when.', ['table', 'path'], {
 		title: 'Milestones',
-		columns: columns(['Day', 2], ['What', 11]),
+		columns: columns(['Day', 2, 'date'], ['What', 11]),
 		rules: { table: { entries: 8 } }
 	}),
 	kind(
@@ -645,7 +646,7 @@ export const kinds: readonly Kind[] = [
 		['table'],
 		{
 			title: 'Stock',
-			columns: columns(['What', 8], ['Have', 3], ['Need', 3]),
+			columns: columns(['What', 8], ['Have', 3, 'number'], ['Need', 3, 'number']),
 			rules: { table: { entries: 20 } }
 		}
 	),

@@ -1,3 +1,4 @@
+export * from './field';
 export * from './mark';
 export * from './merge';
 export * from './stencil';

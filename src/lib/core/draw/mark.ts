@@ -1,3 +1,4 @@
+import type { FieldMark } from './field';
 import type { Compass, Dot, Rect } from '../paper';
 
 /** A ruled stroke from dot to dot. */
@@ -41,7 +42,7 @@ export interface ArcMark extends Compass {
 }
 
 /** One thing to draw, in squares from the first dot. */
-export type Mark = LineMark | TextMark | TintMark | ArcMark;
+export type Mark = LineMark | TextMark | TintMark | ArcMark | FieldMark;
 
 /** A ruled stroke. */
 export function line(x1: number, y1: number, x2: number, y2: number): LineMark {

@@ -1,19 +1,40 @@
-import { mergeMarks, move, type Mark } from '../draw';
+import { mergeMarks, move, type FieldMark, type Mark } from '../draw';
 import { formById } from '../forms';
 import type { Theme } from '../theme';
 import { settingOf } from './choices';
 import type { Block, Plan, Run } from './plan';
 import { tabDates } from './tab-dates';
 
-/** Marks of the piece of a block that lies on one page, in page squares, ruled strokes merged. */
+/** What is drawn of the piece of a block that lies on one page, in page squares, ruled strokes merged. */
 export function pieceMarks(plan: Plan, block: Block, page: number): Mark[] {
+	return mergeMarks(pieceOf(plan, block, page).filter(({ kind }) => kind !== 'field'));
+}
+
+/** A field on a page, and the wish whose records it shows. */
+export interface PageField {
+	readonly wish: string;
+	readonly field: FieldMark;
+}
+
+/** Everything on a page that is filled in during the month, the blocks in the wishes' order, members after their hosts. */
+export function pageFields(plan: Plan, run: Run, page: number): PageField[] {
+	const blocks = blocksOn(run, page);
+	return [...blocks.filter(({ host }) => !host), ...blocks.filter(({ host }) => host)].flatMap(
+		(block) =>
+			pieceOf(plan, block, page).flatMap((mark) =>
+				mark.kind === 'field' ? [{ wish: block.wish, field: mark }] : []
+			)
+	);
+}
+
+function pieceOf(plan: Plan, block: Block, page: number): Mark[] {
 	const index = block.pieces.findIndex((piece) => piece.page === page);
 	const piece = block.pieces[index];
 	const form = formById(block.form);
 	if (!piece || !form) return [];
 	const setting = settingOf({ ...plan, ...block.drawnWith }, block.as, form);
 	const marks = form.layouts(setting, block.room)[0]?.marks()[index] ?? [];
-	return mergeMarks(marks.map((mark) => move(mark, piece.rect)));
+	return marks.map((mark) => move(mark, piece.rect));
 }
 
 /** Blocks with a piece on a page, in the wishes' order. */

@@ -1,5 +1,5 @@
 import { kinds } from '../catalogue';
-import { forms, type Rule } from '../forms';
+import { columnHolds, forms, type Rule } from '../forms';
 import { flag, list, missing, number, oneOf, record, whole, words } from './rules';
 
 const size = () =>
@@ -105,7 +105,8 @@ const own = {
 		record({
 			name: words(100).min(1, missing).required(missing),
 			width: whole(1, 100),
-			longest: words(100)
+			longest: words(100),
+			holds: oneOf(columnHolds)
 		}).required(missing),
 		0,
 		30

@@ -1,5 +1,5 @@
 import { titleStyle, firstHour, hoursShown } from './common-rules';
-import { grid, move, type Mark } from '../draw';
+import { field, grid, move, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { axis, hourLabels } from './hours';
@@ -64,6 +64,10 @@ function chart(setting: Setting, start: number, count: number, top: number): Mar
 	return [
 		...hourLabels(start, count, 1, { x: dayLabelWidth, y: top }, 1, axis.of(setting) === 'back'),
 		...dayColumn(setting, daysShown(setting), { x: 0, y: top + header }),
-		...grid({ x: dayLabelWidth, y: top + header }, { w: 1, h: 1 }, count, days)
+		...grid({ x: dayLabelWidth, y: top + header }, { w: 1, h: 1 }, count, days),
+		// Both charts show one night, so both fields are about it.
+		...daysShown(setting).map((day, row) =>
+			field({ x: dayLabelWidth, y: top + header + row, w: count, h: 1 }, { day }, 'times')
+		)
 	];
 }

@@ -1,5 +1,5 @@
 import { titleStyle } from './common-rules';
-import { frame } from '../draw';
+import { field, frame } from '../draw';
 import { pageSize, ranked, type Form, type Layout } from './form';
 import { titleMarks, titleRows } from './title-band';
 
@@ -27,7 +27,13 @@ export const box: Form = {
 			stretches: true,
 			facts: { title: top, rows: h - top },
 			why: [`${w} × ${h}: ${top > 0 ? `title ${top} + ` : ''}${h - top} rows to write in`],
-			marks: () => [[...titleMarks(setting, w, true), ...frame({ x: 0, y: 0, w, h })]]
+			marks: () => [
+				[
+					...titleMarks(setting, w, true),
+					...frame({ x: 0, y: 0, w, h }),
+					field({ x: 0, y: top, w, h: h - top }, {}, 'full')
+				]
+			]
 		});
 		const half = Math.max(needed.h, Math.floor(there.h / 2));
 		return ranked([

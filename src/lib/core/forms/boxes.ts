@@ -1,4 +1,4 @@
-import { frame, line, text, type LineMark, type Mark } from '../draw';
+import { field, frame, line, text, type LineMark, type Mark } from '../draw';
 import type { Rect, Size } from '../paper';
 import { gapBetween, sideBySide, titleStyle } from './common-rules';
 import { pageForm, type PageLayout, type Setting } from './form';
@@ -126,7 +126,7 @@ export const boxes = pageForm({
 					marks: () => [
 						...titleMarks(setting, size.w, false),
 						...namesOf(setting).flatMap((name, place) =>
-							boxMarks(setting, name, {
+							boxMarks(setting, name, place + 1, {
 								x: (place % across) * (box.w + gap),
 								y: top + Math.floor(place / across) * (box.h + gap),
 								...box
@@ -139,7 +139,7 @@ export const boxes = pageForm({
 	}
 });
 
-function boxMarks(setting: Setting, name: string, box: Rect): Mark[] {
+function boxMarks(setting: Setting, name: string, nth: number, box: Rect): Mark[] {
 	const { x, y, w, h } = box;
 	const rows = Array.from({ length: h - 2 }, (_, index) => y + 2 + index);
 	const inside = ruling.of(setting);
@@ -154,7 +154,8 @@ function boxMarks(setting: Setting, name: string, box: Rect): Mark[] {
 	return [
 		text(name, { x, y, w, h: 1 }, 'hand', 'start'),
 		...framed(frames.of(setting), box),
-		...ruled
+		...ruled,
+		field({ x, y: y + 1, w, h: h - 1 }, { item: name, nth }, 'full')
 	];
 }
 

@@ -1,10 +1,11 @@
-import { text, type Mark, type TintMark } from '../draw';
+import { text, type FieldMark, type Holds, type Mark, type Subject, type TintMark } from '../draw';
 import { cellOf, weekdayNames, type NameWidth } from '../month';
 import type { Dot, Size } from '../paper';
 import { letters, lettersIn } from '../hand';
 import { headerRows, weekdayStyle } from './common-rules';
 import { dateIn } from './date-square';
-import { restsOn } from './day-labels';
+import { daysFrom, restsOn } from './day-labels';
+import { dayField } from './key';
 import type { Setting } from './form';
 
 /** Columns of a month grid that stand on one page, from weekday column `first` on. */
@@ -50,6 +51,24 @@ export function dateMarks(setting: Setting, part: CalendarPart, top: number): Ma
 		marks.push(...dateIn(setting, day, { x, y, ...part.cell }));
 	}
 	return marks;
+}
+
+/** Fields of the days in the cells of one part; `about` says of what besides the day. */
+export function dayFields(
+	setting: Setting,
+	part: CalendarPart,
+	top: number,
+	about: Subject,
+	holds: Holds
+): FieldMark[] {
+	const { month } = setting;
+	return daysFrom(1, month.days).flatMap((day) => {
+		const { row, column } = cellOf(month, day);
+		if (column < part.first || column >= part.first + part.columns) return [];
+		const x = part.origin.x + (column - part.first) * part.cell.w;
+		const y = part.origin.y + top + row * part.cell.h;
+		return [dayField(setting, { x, y, ...part.cell }, { ...about, day }, holds)];
+	});
 }
 
 /** Tints behind the rest days of one part, inside the month only. */

@@ -1,12 +1,15 @@
 import { textWidth } from '../hand';
 import { withCurrency } from './currency';
-import type { Column } from './content';
+import type { Column, ColumnHolds } from './content';
 import type { Setting } from './form';
 
 /** A column of a table with the width it is ruled in. */
 export interface RuledColumn {
 	readonly name: string;
 	readonly width: number;
+	/** Its name as the wish has it. */
+	readonly kept: string;
+	readonly holds?: ColumnHolds;
 }
 
 /** A wish's columns, or a few samples, with widths as given, or as wide as name and longest value in the person's hand. */
@@ -15,8 +18,13 @@ export function ruledColumns(
 	samples: readonly Column[]
 ): RuledColumn[] {
 	const columns = content.columns && content.columns.length > 0 ? content.columns : samples;
-	return columns.map(({ name: written, width, longest = '' }) => {
+	return columns.map(({ name: written, width, longest = '', holds }) => {
 		const name = withCurrency(written, locale);
-		return { name, width: width ?? Math.max(1, textWidth(name, hand), textWidth(longest, hand)) };
+		return {
+			name,
+			kept: written,
+			width: width ?? Math.max(1, textWidth(name, hand), textWidth(longest, hand)),
+			...(holds ? { holds } : written.includes('¤') ? { holds: 'money' as const } : {})
+		};
 	});
 }

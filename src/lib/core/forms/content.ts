@@ -2,12 +2,19 @@
 export type Rhythm =
 	'daily' | 'times-a-day' | 'times-a-week' | 'weekly' | 'monthly' | 'now-and-then' | 'threshold';
 
+/** What a column of a table may hold. */
+export const columnHolds = ['text', 'number', 'money', 'date', 'tick'] as const;
+
+export type ColumnHolds = (typeof columnHolds)[number];
+
 /** A column of a table; its width follows from the hand where it is not given. */
 export interface Column {
 	readonly name: string;
 	readonly width?: number;
 	/** The longest value that is expected in it. */
 	readonly longest?: string;
+	/** What is written in it: words where it is not said. */
+	readonly holds?: ColumnHolds;
 }
 
 /** A goal from one day of the month to another, with days of slack after it. */

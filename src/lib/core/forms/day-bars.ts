@@ -3,6 +3,7 @@ import { headerRows, titleStyle } from './common-rules';
 import { grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
+import { dayField } from './key';
 import { titleSum } from './rows';
 import {
 	firstValue,
@@ -99,7 +100,10 @@ function bars(setting: Setting, y: number, scale: BarScale, texts: number): Mark
 				]
 			: []),
 		...dayColumn(setting, shown, { x: 0, y }),
-		...grid({ x: dayLabelWidth, y }, { w: scale.each, h: 1 }, scale.steps, days)
+		...grid({ x: dayLabelWidth, y }, { w: scale.each, h: 1 }, scale.steps, days),
+		...shown.map((day, row) =>
+			dayField(setting, { x: dayLabelWidth, y: y + row, w: bar, h: 1 }, { day }, 'number')
+		)
 	];
 	if (texts === 0) return marks;
 	const x = dayLabelWidth + bar;

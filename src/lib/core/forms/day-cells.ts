@@ -1,12 +1,12 @@
 import { choiceRule } from './rule';
 import { datePlace, titleStyle, squareCell } from './common-rules';
 import { dateIn } from './date-square';
-import { grid, text, type Mark } from '../draw';
+import { field, grid, text, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { pageForm, type PageLayout, type Setting } from './form';
 import { daysFrom } from './day-labels';
 import { hexagonAt, hexagonField, hexagonLines } from './hexagon';
-import { keyIn, keyMarks } from './key';
+import { keyIn, keyMarks, levelsOf } from './key';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
@@ -72,7 +72,8 @@ function squaresLayout(setting: Setting, there: Size, s: number): PageLayout | u
 			...titleMarks(setting, size.w, false),
 			...daysFrom(1, days).flatMap((day) => {
 				const at = { x: ((day - 1) % across) * s, y: top + Math.floor((day - 1) / across) * s };
-				return dateIn(setting, day, { ...at, w: s, h: s });
+				const cell = { ...at, w: s, h: s };
+				return [...dateIn(setting, day, cell), field(cell, { day }, 'level', levelsOf(setting))];
 			}),
 			...(down > 1 ? grid({ x: 0, y: top }, { w: s, h: s }, across, down - 1) : []),
 			...grid({ x: 0, y: top + (down - 1) * s }, { w: s, h: s }, last, 1),
@@ -87,9 +88,9 @@ function hexagons(setting: Setting, there: Size, s: number): PageLayout | undefi
 	const top = titleRows(setting);
 	const key = keyIn(setting, there.w);
 	if (!key) return undefined;
-	const field = hexagonField({ w: there.w, h: there.h - top - gap - key.h }, s);
-	if (field.places < days) return undefined;
-	const columns = Math.min(field.columns, days);
+	const honeycomb = hexagonField({ w: there.w, h: there.h - top - gap - key.h }, s);
+	if (honeycomb.places < days) return undefined;
+	const columns = Math.min(honeycomb.columns, days);
 	const rows = rowsFor(days, columns);
 	const places = placesIn(days, columns);
 	const width = Math.max(key.w, s + ((columns - 1) * 3 * s) / 4);
@@ -105,7 +106,7 @@ function hexagons(setting: Setting, there: Size, s: number): PageLayout | undefi
 		facts: { cell: { w: s, h: s }, across: columns, down: rows, days, title: top, capacity: days },
 		why: [
 			`${columns} columns of hexagons ${(3 * s) / 4} apart = ${s + ((columns - 1) * 3 * s) / 4} of ${there.w} across`,
-			`${titleSum(top)}${height} + ${gap} + key ${key.h} = ${size.h} of ${there.h} down; ${days} of ${field.places} places used`
+			`${titleSum(top)}${height} + ${gap} + key ${key.h} = ${size.h} of ${there.h} down; ${days} of ${honeycomb.places} places used`
 		],
 		marks: () => [
 			...titleMarks(setting, size.w, false),
@@ -114,7 +115,14 @@ function hexagons(setting: Setting, there: Size, s: number): PageLayout | undefi
 				const middle = { x: at.x + s / 2 - 0.5, y: at.y + s / 2 - 0.5 };
 				return [
 					...hexagonLines({ x: at.x, y: top + at.y }, s),
-					text(String(index + 1), { x: middle.x, y: top + middle.y, w: 1, h: 1 }, 'figure')
+					text(String(index + 1), { x: middle.x, y: top + middle.y, w: 1, h: 1 }, 'figure'),
+					// Hexagons reach into each other's rectangles, but not into the middle of their sides.
+					field(
+						{ x: at.x + s / 4, y: top + at.y, w: s / 2, h: s },
+						{ day: index + 1 },
+						'level',
+						levelsOf(setting)
+					)
 				];
 			}),
 			...keyMarks(key, { x: 0, y: top + height + gap })

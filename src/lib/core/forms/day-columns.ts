@@ -1,5 +1,5 @@
 import { everySecond, headerRows, titleStyle } from './common-rules';
-import { text, type Mark } from '../draw';
+import { field, whichOf, text, type Mark } from '../draw';
 import { ruledColumns } from './columns';
 import type { Column } from './content';
 import { pageForm, type Setting } from './form';
@@ -51,6 +51,10 @@ function columnMarks(setting: Setting, top: number, header: number): Mark[] {
 	const y = top + header;
 	const widths = columns.map(({ width }) => width);
 	const w = dayLabelWidth + widths.reduce((sum, width) => sum + width, 0);
+	const starts = widths.map((_, index) =>
+		widths.slice(0, index).reduce((sum, width) => sum + width, dayLabelWidth)
+	);
+	const keptNames = columns.map(({ kept }) => kept);
 	let x = dayLabelWidth;
 	const names = columns.flatMap(({ name, width }): Mark[] => {
 		const place = { x, y: y - 1, w: width, h: 1 };
@@ -66,6 +70,15 @@ function columnMarks(setting: Setting, top: number, header: number): Mark[] {
 		...names,
 		...dayColumn(setting, shown, { x: 0, y }),
 		...rowLines({ x: 0, y, w, h: 0 }, 1, shown.length),
-		...columnLines(dayLabelWidth, y, shown.length, widths)
+		...columnLines(dayLabelWidth, y, shown.length, widths),
+		...shown.flatMap((day, row) =>
+			columns.map(({ kept, width, holds = 'number' }, index) =>
+				field(
+					{ x: starts[index] ?? 0, y: y + row, w: width, h: 1 },
+					{ item: kept, day, ...whichOf(keptNames, index) },
+					holds
+				)
+			)
+		)
 	];
 }

@@ -1,5 +1,6 @@
 import { daysRun, titleStyle } from './common-rules';
-import { frame, line, move, text, type Mark } from '../draw';
+import { field, frame, line, move, text, type FieldMark, type Mark } from '../draw';
+import type { Rect } from '../paper';
 import { ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { dayColumn, dayLabelWidth, dayRow, daysFrom } from './day-labels';
 import { titleSum } from './rows';
@@ -108,7 +109,7 @@ function inLines(setting: Setting, room: PageRoom, scale: Scale, lines: 1 | 2): 
 						return [
 							...valuesUp(setting, scale, step, y),
 							...unitMarks(setting, { x: 0, y: y + scale.steps * step, w: label, h: 1 }),
-							...chartAcross(shown, scale, step, { x: label, y })
+							...chartAcross(setting, shown, scale, step, { x: label, y })
 						];
 					}),
 					...legend(setting, size.w, size.h - below)
@@ -119,13 +120,18 @@ function inLines(setting: Setting, room: PageRoom, scale: Scale, lines: 1 | 2): 
 }
 
 function chartAcross(
+	setting: Setting,
 	days: readonly number[],
 	scale: Scale,
 	step: number,
 	{ x, y }: { x: number; y: number }
 ): Mark[] {
 	const h = scale.steps * step;
-	return [...frame({ x, y, w: days.length, h }), ...dayRow(days, { x, y: y + h })];
+	return [
+		...frame({ x, y, w: days.length, h }),
+		...dayRow(days, { x, y: y + h }),
+		...days.flatMap((day, at) => valueFields(setting, day, { x: x + at, y, w: 1, h }))
+	];
 }
 
 function overFold(setting: Setting, room: Room & { span: 'spread' }, scale: Scale): Layout[] {
@@ -155,10 +161,10 @@ function overFold(setting: Setting, room: Room & { span: 'spread' }, scale: Scal
 					...titleMarks(setting, label + left, false),
 					...valuesUp(setting, scale, step, top),
 					...unitMarks(setting, { x: 0, y: top + scale.steps * step, w: label, h: 1 }),
-					...chartAcross(daysFrom(1, left), scale, step, { x: label, y: top }),
+					...chartAcross(setting, daysFrom(1, left), scale, step, { x: label, y: top }),
 					...legend(setting, label + left, h - below)
 				].map((mark) => move(mark, { x: indent, y: 0 })),
-				chartAcross(daysFrom(left + 1, days), scale, step, { x: 0, y: top })
+				chartAcross(setting, daysFrom(left + 1, days), scale, step, { x: 0, y: top })
 			]
 		}
 	];
@@ -195,9 +201,35 @@ function down(setting: Setting, room: PageRoom, scale: Scale): Layout[] {
 					...dayColumn(setting, daysFrom(1, days), { x: 0, y: top + header }),
 					...frame({ x: dayLabelWidth, y: top + header, w: w - dayLabelWidth, h: days }),
 					line(0, top + header, dayLabelWidth, top + header),
+					...daysFrom(1, days).flatMap((day) =>
+						valueFields(setting, day, {
+							x: dayLabelWidth,
+							y: top + header + day - 1,
+							w: w - dayLabelWidth,
+							h: 1
+						})
+					),
 					...legend(setting, w, h - below)
 				]
 			]
 		}
 	];
+}
+
+/** Fields of the values that share a day's place: parts of it, one after the other along its longer side. */
+function valueFields(setting: Setting, day: number, place: Rect): FieldMark[] {
+	const names = namesOf(setting);
+	if (names.length === 0) return [field(place, { day }, 'number')];
+	// In parts that a computer adds up exactly.
+	const part = (length: number) => Math.floor((64 * length) / names.length) / 64;
+	const [w, h] = place.w > place.h ? [part(place.w), place.h] : [place.w, part(place.h)];
+	return names.map((item, at) =>
+		field(
+			place.w > place.h
+				? { x: place.x + at * w, y: place.y, w, h }
+				: { x: place.x, y: place.y + at * h, w, h },
+			{ item, day },
+			'number'
+		)
+	);
 }

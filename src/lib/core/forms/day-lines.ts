@@ -3,6 +3,7 @@ import { headerRows, titleStyle, lineHeight } from './common-rules';
 import { line, type Mark } from '../draw';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom } from './day-labels';
+import { dayField } from './key';
 import { rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
@@ -114,6 +115,14 @@ function lines(
 		...titleMarks(setting, w, false),
 		...dayColumn(setting, days, { x: 0, y }, height),
 		...rowLines({ x: 0, y, w, h: 0 }, height, days.length),
-		line(dayLabelWidth, y, dayLabelWidth, y + days.length * height)
+		line(dayLabelWidth, y, dayLabelWidth, y + days.length * height),
+		...days.map((day, row) =>
+			dayField(
+				setting,
+				{ x: dayLabelWidth, y: y + row * height, w: w - dayLabelWidth, h: height },
+				{ day },
+				'text'
+			)
+		)
 	];
 }

@@ -1,6 +1,6 @@
 import { choiceRule, openChoice } from './rule';
 import { titleStyle, cellSize } from './common-rules';
-import { grid, move, text, type Mark } from '../draw';
+import { field, grid, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import { weekdayNames } from '../month';
 import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
@@ -186,7 +186,18 @@ function toLayout(setting: Setting, room: Room, ruled: Ruled): Layout {
 								text(name, { x: 0, y: y + row * cell.h, w: label, h: 1 }, 'hand', 'start')
 							)
 						: []),
-					...grid({ x, y }, cell, count, rows.length)
+					...grid({ x, y }, cell, count, rows.length),
+					...rows.flatMap((item, row) =>
+						names
+							.slice(first, first + count)
+							.map((column, index) =>
+								field(
+									{ x: x + index * cell.w, y: y + row * cell.h, ...cell },
+									{ item, row: row + 1, column: `${first + index + 1} ${column}` },
+									'text'
+								)
+							)
+					)
 				].map((mark) => move(mark, { x: part === 0 ? indent : 0, y: 0 }));
 			});
 		}

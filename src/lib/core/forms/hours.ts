@@ -1,6 +1,6 @@
 import { choiceRule } from './rule';
 import { titleStyle, firstHour, hoursShown } from './common-rules';
-import { grid, line, text, type Mark } from '../draw';
+import { field, grid, line, text, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
 import { titleSum } from './rows';
@@ -102,7 +102,14 @@ function chart(setting: Setting, top: number, count: number, wide: number, per: 
 		...dayColumn(setting, daysShown(setting), { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: wide, h: 1 }, count, days),
 		...Array.from({ length: days + 1 }, (_, row) => line(end, y + row, end + total, y + row)),
-		line(end + total, y, end + total, y + days)
+		line(end + total, y, end + total, y + days),
+		...daysShown(setting).map((day, row) =>
+			field(
+				{ x: dayLabelWidth, y: y + row, w: end + total - dayLabelWidth, h: 1 },
+				{ day },
+				'times'
+			)
+		)
 	];
 }
 

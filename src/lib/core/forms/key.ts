@@ -1,6 +1,17 @@
-import { frame, line, text, type Level, type Mark } from '../draw';
+import {
+	field,
+	frame,
+	line,
+	text,
+	type FieldMark,
+	type Holds,
+	type Level,
+	type Mark,
+	type Subject
+} from '../draw';
 import { textWidth } from '../hand';
-import type { Dot, Size } from '../paper';
+import type { Dot, Rect, Size } from '../paper';
+import { choiceRule } from './rule';
 import type { Setting } from './form';
 
 const levelNames: readonly Level[] = [
@@ -12,6 +23,24 @@ const levelNames: readonly Level[] = [
 	'level-6'
 ];
 const usual = ['bright', 'steady', 'tired', 'low', 'stormy'];
+/** Whether a key of colours stands below a form of days. */
+export const keyRule = choiceRule({
+	name: 'key',
+	label: 'Key of colours',
+	options: [
+		['none', 'none'],
+		['below', 'below']
+	],
+	usual: 'none'
+});
+
+/** The field of a day: a state of the key where there is one, else what it holds without one. */
+export function dayField(setting: Setting, rect: Rect, about: Subject, unkeyed: Holds): FieldMark {
+	return keyRule.of(setting) === 'none'
+		? field(rect, about, unkeyed)
+		: field(rect, about, 'level', levelsOf(setting));
+}
+
 /** Side of a key's square. */
 export const swatch = 2;
 

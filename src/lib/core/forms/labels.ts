@@ -25,6 +25,13 @@ export function itemsOf(setting: Setting): readonly Item[] {
 		);
 }
 
+/** Names of the items as they are kept, in the order of `itemsOf`. */
+export function itemNames(setting: Setting): readonly string[] {
+	return itemsOf({ ...setting, rules: { ...setting.rules, showGoals: undefined } }).map(
+		({ name }) => name
+	);
+}
+
 /** Items that stand together, under their group's name where they have one. */
 export interface Section {
 	readonly heading: string | undefined;
@@ -44,6 +51,11 @@ export function sectionsOf(setting: Setting): readonly Section[] {
 /** Whether a habit has one box a week and none a day. */
 export function isWeekly({ rhythm }: Item): boolean {
 	return rhythm === 'weekly';
+}
+
+/** Row of the month's grid that a day stands in, from 1. */
+export function weekOf({ month }: Setting, day: number): number {
+	return cellOf(month, day).row + 1;
 }
 
 /** Whether a day is the first of its row in the month's grid. */

@@ -1,5 +1,5 @@
-import { frame, line, text, type Mark } from '../draw';
-import type { Size } from '../paper';
+import { field, frame, line, text, type FieldMark, type Mark } from '../draw';
+import type { Rect, Size } from '../paper';
 import { everySecond, lineHeight, sideBySide, titleStyle } from './common-rules';
 import { pageForm, type PageLayout, type Setting } from './form';
 import { partsOf } from './part-names';
@@ -182,8 +182,35 @@ function listMarks(
 							line(x + w - dateRoom, foot, x + w, foot)
 						]
 					: [line(x + start, foot, x + w, foot)]),
+				...lineFields(
+					name,
+					row + 1,
+					words,
+					{
+						x,
+						y: foot - high,
+						w,
+						h: linesEach * high
+					},
+					before === 'box' ? start : 0
+				),
 				...further
 			];
 		})
+	];
+}
+
+/** A line of a list: what stands on it unless that is written already, and its box to tick. */
+function lineFields(
+	list: string,
+	row: number,
+	written: string,
+	{ x, y, w, h }: Rect,
+	box: number
+): FieldMark[] {
+	const about = { ...(list ? { item: list } : {}), row };
+	return [
+		...(box > 0 ? [field({ x, y, w: box, h }, { ...about, column: 'done' }, 'tick')] : []),
+		...(written ? [] : [field({ x: x + box, y, w: w - box, h }, about, 'text')])
 	];
 }

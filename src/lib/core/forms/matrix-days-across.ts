@@ -1,10 +1,11 @@
 import { nameSide, titleStyle } from './common-rules';
-import { grid, line, move, text, type Mark } from '../draw';
+import { field, grid, line, move, text, type Mark } from '../draw';
 import type { Dot } from '../paper';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
 import { dayRow } from './day-labels';
 import { daysAcross, daysAcrossRoom, daysAcrossSums, widthsAcross } from './days-across';
-import { beginsWeek, isWeekly, itemsOf, labelsOf, sectionsOf } from './labels';
+import { dayField } from './key';
+import { beginsWeek, isWeekly, itemNames, itemsOf, labelsOf, sectionsOf, weekOf } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
@@ -12,16 +13,19 @@ const header = 1;
 
 /** A row: a group's name, or one of the items with a box a day or a week. */
 type Row =
-	{ readonly heading: string } | { readonly label: string; readonly boxes: 'daily' | 'weekly' };
+	| { readonly heading: string }
+	| { readonly label: string; readonly item: string; readonly boxes: 'daily' | 'weekly' };
 
 /** Rows of all items, those of a group under its name. */
 function rowsOf(setting: Setting, labels: readonly string[]): Row[] {
 	let next = 0;
+	const kept = itemNames(setting);
 	return sectionsOf(setting).flatMap(({ heading, items }): Row[] => [
 		...(heading ? [{ heading }] : []),
 		...items.map((item): Row => {
+			const name = kept[next] ?? item.name;
 			const label = labels[next++] ?? item.name;
-			return { label, boxes: isWeekly(item) ? 'weekly' : 'daily' };
+			return { label, item: name, boxes: isWeekly(item) ? 'weekly' : 'daily' };
 		})
 	]);
 }
@@ -112,13 +116,23 @@ function dayCells(
 		...rows.flatMap((row, index): Mark[] => {
 			if ('heading' in row) return [];
 			const place = { x: at.x, y: y + index };
-			if (row.boxes === 'daily') return grid(place, { w: 1, h: 1 }, days.length, 1);
-			return weekBoxes(setting, days, place);
+			if (row.boxes === 'weekly') return weekBoxes(setting, row.item, days, place);
+			return [
+				...grid(place, { w: 1, h: 1 }, days.length, 1),
+				...days.map((day, at) =>
+					dayField(
+						setting,
+						{ x: place.x + at, y: place.y, w: 1, h: 1 },
+						{ item: row.item, day },
+						'mark'
+					)
+				)
+			];
 		})
 	];
 }
 
-function weekBoxes(setting: Setting, days: readonly number[], { x, y }: Dot): Mark[] {
+function weekBoxes(setting: Setting, item: string, days: readonly number[], { x, y }: Dot): Mark[] {
 	const starts = days.flatMap((day, index) =>
 		index > 0 && beginsWeek(setting, day) ? [x + index] : []
 	);
@@ -126,6 +140,14 @@ function weekBoxes(setting: Setting, days: readonly number[], { x, y }: Dot): Ma
 	return [
 		line(x, y, end, y),
 		line(x, y + 1, end, y + 1),
-		...[x, ...starts, end].map((at) => line(at, y, at, y + 1))
+		...[x, ...starts, end].map((at) => line(at, y, at, y + 1)),
+		...[x, ...starts].map((at, index) => {
+			const week = weekOf(setting, days[at - x] ?? 1);
+			return field(
+				{ x: at, y, w: ([...starts, end][index] ?? end) - at, h: 1 },
+				{ item, week },
+				'mark'
+			);
+		})
 	];
 }

@@ -1,8 +1,9 @@
 import { titleStyle } from './common-rules';
-import { grid, line, type Mark } from '../draw';
+import { field, grid, line, type Mark } from '../draw';
 import { pageForm, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysShown } from './day-labels';
-import { beginsWeek, isWeekly, itemsOf, labelsOf, type Labels } from './labels';
+import { dayField } from './key';
+import { beginsWeek, isWeekly, itemNames, itemsOf, labelsOf, weekOf, type Labels } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
@@ -46,6 +47,7 @@ export const matrixDaysDown = pageForm({
 function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[] {
 	const days = daysShown(setting);
 	const y = top + width;
+	const kept = itemNames(setting);
 	return [
 		...labels.map((label, index): Mark => ({
 			kind: 'text',
@@ -59,9 +61,16 @@ function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[
 			h: width
 		})),
 		...dayColumn(setting, days, { x: 0, y }),
-		...itemsOf(setting).flatMap((item, index) => {
+		...itemsOf(setting).flatMap((item, index): Mark[] => {
 			const x = dayLabelWidth + index;
-			if (!isWeekly(item)) return grid({ x, y }, { w: 1, h: 1 }, 1, days.length);
+			const name = kept[index] ?? item.name;
+			if (!isWeekly(item))
+				return [
+					...grid({ x, y }, { w: 1, h: 1 }, 1, days.length),
+					...days.map((day, row) =>
+						dayField(setting, { x, y: y + row, w: 1, h: 1 }, { item: name, day }, 'mark')
+					)
+				];
 			const starts = days.flatMap((day, row) =>
 				row > 0 && beginsWeek(setting, day) ? [y + row] : []
 			);
@@ -69,7 +78,14 @@ function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[
 			return [
 				line(x, y, x, end),
 				line(x + 1, y, x + 1, end),
-				...[y, ...starts, end].map((at) => line(x, at, x + 1, at))
+				...[y, ...starts, end].map((at) => line(x, at, x + 1, at)),
+				...[y, ...starts].map((at, part) =>
+					field(
+						{ x, y: at, w: 1, h: ([...starts, end][part] ?? end) - at },
+						{ item: name, week: weekOf(setting, days[at - y] ?? 1) },
+						'mark'
+					)
+				)
 			];
 		})
 	];

@@ -9,7 +9,7 @@ import {
 import { move, text, type Mark } from '../draw';
 import { squares, type Size } from '../paper';
 import { pageSize, ranked, type Form, type Layout, type Setting } from './form';
-import { isWeekly, itemsOf, sectionsOf } from './labels';
+import { isWeekly, itemsOf, sectionsOf, itemNames } from './labels';
 import { fitLabel, miniMonthMarks, miniMonthSize, weekBoxMarks } from './mini-month';
 import { choiceRule } from './rule';
 import { titleMarks, titleRows } from './title-band';
@@ -157,14 +157,16 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 
 /** One habit's calendar, or its box a week, with the name where names stand. */
 function named(setting: Setting, item: Item, c: number): Mark[] {
+	const index = itemsOf(setting).findIndex(({ name }) => name === item.name);
+	const kept = itemNames(setting)[index] ?? item.name;
 	const side = names.of(setting);
 	const { w, h } = miniMonthSize(setting, c, false);
 	const label =
-		side === 'key'
-			? String(itemsOf(setting).findIndex(({ name }) => name === item.name) + 1)
-			: fitLabel(item, oneOf(setting, c).name, setting).label;
+		side === 'key' ? String(index + 1) : fitLabel(item, oneOf(setting, c).name, setting).label;
 	const at = { x: side === 'left' ? 1 : 0, y: ['above', 'key'].includes(side) ? 1 : 0 };
-	const calendar = (isWeekly(item) ? weekBoxMarks : miniMonthMarks)(setting, c, at);
+	const calendar = (isWeekly(item) ? weekBoxMarks : miniMonthMarks)(setting, c, at, undefined, {
+		item: kept
+	});
 	const turned = (x: number): Mark => ({
 		...text(label, { x, y: 0, w: 1, h }, 'hand', 'start'),
 		turned: true

@@ -43,7 +43,7 @@ export const miniCalendar: Form = {
 						`7 × ${c} = ${size.w} across`,
 						`${titled ? 'title 1 + ' : ''}(${weekdayRow(setting) > 0 ? 'weekdays 1 + ' : ''}${month.weeks} weeks) × ${c} = ${size.h} down`
 					],
-					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, content.title || undefined)]
+					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, content.title || undefined, {})]
 				}
 			];
 		});

@@ -1,7 +1,7 @@
-import { grid, text, type Mark } from '../draw';
+import { field, grid, text, type Mark, type Subject } from '../draw';
 import { letters, lettersIn, textWidth } from '../hand';
 import type { Dot, Size } from '../paper';
-import { dateMarks, weekdayMarks, type CalendarPart } from './calendar-cells';
+import { dateMarks, dayFields, weekdayMarks, type CalendarPart } from './calendar-cells';
 import { weekdayStyle } from './common-rules';
 import type { Setting } from './form';
 import type { Item } from './content';
@@ -18,8 +18,14 @@ export function miniMonthSize(setting: Setting, c: number, titled: boolean): Siz
 	return { w: 7 * c, h: rows * c + (titled ? 1 : 0) };
 }
 
-/** Ruled days under weekday letters, with a title line on top where there is a title. */
-export function miniMonthMarks(setting: Setting, c: number, at: Dot, title?: string): Mark[] {
+/** Ruled days under weekday letters, with a title line on top where there is a title; days are fields where it says of what. */
+export function miniMonthMarks(
+	setting: Setting,
+	c: number,
+	at: Dot,
+	title?: string,
+	about?: Subject
+): Mark[] {
 	const top = title === undefined ? 0 : 1;
 	const names = weekdayRow(setting) * c;
 	const part: CalendarPart = {
@@ -32,12 +38,19 @@ export function miniMonthMarks(setting: Setting, c: number, at: Dot, title?: str
 		...(title ? [text(title, { x: at.x, y: at.y, w: 7 * c, h: 1 }, 'hand', 'start')] : []),
 		...weekdayMarks(setting, part, names),
 		...dateMarks(setting, part, names),
-		...grid({ x: at.x, y: at.y + top + names }, part.cell, 7, setting.month.weeks)
+		...grid({ x: at.x, y: at.y + top + names }, part.cell, 7, setting.month.weeks),
+		...(about ? dayFields(setting, part, names, about, 'mark') : [])
 	];
 }
 
 /** A box a week, with its dates, under its name: as large as a mini calendar with its weekdays. */
-export function weekBoxMarks(setting: Setting, c: number, at: Dot, title?: string): Mark[] {
+export function weekBoxMarks(
+	setting: Setting,
+	c: number,
+	at: Dot,
+	title?: string,
+	about?: Subject
+): Mark[] {
 	const top = title === undefined ? 0 : 1;
 	const y = at.y + top + weekdayRow(setting) * c;
 	const dates = Math.min(7 * c, 4);
@@ -51,7 +64,10 @@ export function weekBoxMarks(setting: Setting, c: number, at: Dot, title?: strin
 				'start'
 			)
 		),
-		...grid({ x: at.x, y }, { w: 7 * c, h: c }, 1, setting.month.weeks)
+		...grid({ x: at.x, y }, { w: 7 * c, h: c }, 1, setting.month.weeks),
+		...Array.from({ length: setting.month.weeks }, (_, row) =>
+			field({ x: at.x, y: y + row * c, w: 7 * c, h: c }, { ...about, week: row + 1 }, 'mark')
+		)
 	];
 }
 

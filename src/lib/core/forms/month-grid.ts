@@ -12,6 +12,7 @@ import type { Size } from '../paper';
 import { eventMarks, eventSums, sideColumnMarks, unfitEvents } from './cell-events';
 import {
 	dateMarks,
+	dayFields,
 	headerOf,
 	restDayTints,
 	weekdayMarks,
@@ -267,7 +268,8 @@ function partMarks(setting: Setting, part: CalendarPart): Mark[] {
 					line(x + width, y, x + width, y + header)
 				]
 			: []),
-		...grid({ x, y: y + header }, part.cell, part.columns, setting.month.weeks)
+		...grid({ x, y: y + header }, part.cell, part.columns, setting.month.weeks),
+		...dayFields(setting, part, header, {}, 'text')
 	];
 }
 

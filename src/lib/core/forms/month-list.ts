@@ -4,6 +4,7 @@ import { letters } from '../hand';
 import { dayEventLine } from './cell-events';
 import { ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { dayColumn, dayLabelWidth, daysFrom, restsOn } from './day-labels';
+import { dayField } from './key';
 import { rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 
@@ -273,7 +274,17 @@ function textColumns(
 			: []),
 		...rowLines({ x, y, w, h: 0 }, 1, rows),
 		...names.map((_, index) => line(x + index * each, y, x + index * each, y + rows)),
-		line(x + w, y, x + w, y + rows)
+		line(x + w, y, x + w, y + rows),
+		...days.flatMap((day, row) =>
+			names.map((name, index) =>
+				dayField(
+					setting,
+					{ x: x + index * each, y: y + row, w: widthOf(index), h: 1 },
+					{ day, ...(name ? { column: name } : {}) },
+					'text'
+				)
+			)
+		)
 	];
 }
 

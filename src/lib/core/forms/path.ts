@@ -1,5 +1,5 @@
 import { titleStyle, entries, squareCell } from './common-rules';
-import { frame, text, type Mark } from '../draw';
+import { field, frame, text, type Mark } from '../draw';
 import { cellDiscomfort, pageForm, type Setting } from './form';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -48,7 +48,8 @@ export const path = pageForm({
 							return [
 								...band,
 								...frame(cell),
-								text(String(index + 1), { ...cell, w: Math.min(2, s), h: 1 }, 'figure')
+								text(String(index + 1), { ...cell, w: Math.min(2, s), h: 1 }, 'figure'),
+								field(cell, { nth: index + 1 }, 'mark')
 							];
 						})
 					]

@@ -1,8 +1,8 @@
 import { nameSide, titleStyle } from './common-rules';
-import { grid, text, type Mark } from '../draw';
+import { field, grid, text, type FieldMark, type Mark, type Subject } from '../draw';
 import { cellOf } from '../month';
 import { pageForm, type Setting } from './form';
-import { itemsOf, labelsOf, sectionsOf } from './labels';
+import { itemNames, itemsOf, labelsOf, sectionsOf } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import type { Item } from './content';
@@ -65,6 +65,7 @@ export const rhythmBoxes = pageForm({
 		const items = itemsOf(setting);
 		const top = titleRows(setting);
 		const rows = rowsOf(setting);
+		const kept = itemNames(setting);
 		const groups = items.map((item) => boxesOf(item, setting));
 		const widest = Math.max(...groups.map(rowWidth));
 		return labelsOf(setting).map((labels) => {
@@ -95,7 +96,15 @@ export const rhythmBoxes = pageForm({
 						const name = labels.labels[row.index] ?? '';
 						return [
 							text(name, { x: nameAt, y, w: labels.width, h: 1 }, 'hand', 'start'),
-							...boxRow(groups[row.index] ?? [], boxesAt, y)
+							...boxRow(groups[row.index] ?? [], boxesAt, y),
+							...boxFields(
+								setting,
+								items[row.index],
+								kept[row.index] ?? '',
+								groups[row.index] ?? [],
+								boxesAt,
+								y
+							)
 						];
 					})
 				]
@@ -111,5 +120,44 @@ function boxRow(groups: readonly number[], x: number, y: number): Mark[] {
 		const marks = grid({ x: at, y }, { w: 1, h: 1 }, count, 1);
 		at += count + apart;
 		return count > 0 ? marks : [];
+	});
+}
+
+/** What each box of a habit is for: a day, a week, or the next of several times. */
+function boxFields(
+	setting: Setting,
+	item: Item | undefined,
+	name: string,
+	groups: readonly number[],
+	x: number,
+	y: number
+): FieldMark[] {
+	const apart = groups.some((count) => count > 1) ? 1 : 0;
+	const rhythm = item?.rhythm ?? 'weekly';
+	const days = daysByWeek(setting);
+	let at = x;
+	let before = 0;
+	return groups.flatMap((count, index) => {
+		const [from, first] = [at, before];
+		at += count + apart;
+		before += days[index] ?? 0;
+		return Array.from({ length: count }, (_, nth) => {
+			const each = count / Math.max(1, days[index] ?? 1);
+			const about: Subject =
+				rhythm === 'monthly' || rhythm === 'now-and-then'
+					? { item: name, nth: nth + 1 }
+					: rhythm === 'daily' || rhythm === 'threshold'
+						? { item: name, day: first + nth + 1 }
+						: rhythm === 'times-a-day'
+							? {
+									item: name,
+									day: first + Math.floor(nth / each) + 1,
+									nth: (nth % each) + 1
+								}
+							: rhythm === 'weekly'
+								? { item: name, week: index + 1 }
+								: { item: name, week: index + 1, nth: nth + 1 };
+			return field({ x: from + nth, y, w: 1, h: 1 }, about, 'mark');
+		});
 	});
 }

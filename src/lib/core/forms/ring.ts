@@ -1,8 +1,9 @@
 import { titleStyle, squareCell } from './common-rules';
-import { frame, text, type Mark } from '../draw';
+import { frame, text, type Mark, type Subject } from '../draw';
 import type { Dot, Size } from '../paper';
 import { pageForm, type PageLayout, type Setting } from './form';
-import { itemsOf, labelsOf } from './labels';
+import { dayField } from './key';
+import { itemNames, itemsOf, labelsOf } from './labels';
 import { fitLabel } from './mini-month';
 import { titleSum } from './rows';
 import { choiceRule } from './rule';
@@ -63,6 +64,7 @@ function lineEach(setting: Setting, there: Size): PageLayout[] {
 	const [labels] = labelsOf(setting);
 	if (!labels) return [];
 	const count = labels.labels.length;
+	const kept = itemNames(setting);
 	const wanted = squareCell.of(setting);
 	return (wanted ? [wanted] : [2, 1]).flatMap((c) => {
 		const label = Math.ceil(labels.width / c);
@@ -90,7 +92,11 @@ function lineEach(setting: Setting, there: Size): PageLayout[] {
 						});
 						return [
 							text(name, { ...at({ x: 0, y: 0 }), w: labels.width, h: 1 }, 'hand', 'start'),
-							...round.slice(-days).flatMap((cell, index) => dayMarks(index + 1, at(cell), c))
+							...round
+								.slice(-days)
+								.flatMap((cell, index) =>
+									dayMarks(setting, { item: kept[place] ?? name, day: index + 1 }, at(cell), c)
+								)
 						];
 					})
 				]
@@ -99,8 +105,18 @@ function lineEach(setting: Setting, there: Size): PageLayout[] {
 	});
 }
 
-function dayMarks(day: number, { x, y }: Dot, c: number): Mark[] {
-	return [text(String(day), { x, y, w: 1, h: 1 }, 'figure'), ...frame({ x, y, w: c, h: c })];
+function dayMarks(
+	setting: Setting,
+	about: Subject & { readonly day: number },
+	{ x, y }: Dot,
+	c: number
+): Mark[] {
+	const cell = { x, y, w: c, h: c };
+	return [
+		text(String(about.day), { x, y, w: 1, h: 1 }, 'figure'),
+		...frame(cell),
+		dayField(setting, cell, about, 'mark')
+	];
 }
 
 function oneRing(setting: Setting, there: Size): PageLayout[] {
@@ -129,7 +145,9 @@ function oneRing(setting: Setting, there: Size): PageLayout[] {
 				...titleMarks(setting, size.w, false),
 				...ringCells(across, down)
 					.slice(0, days)
-					.flatMap(({ x, y }, index) => dayMarks(index + 1, { x: x * c, y: top + y * c }, c)),
+					.flatMap(({ x, y }, index) =>
+						dayMarks(setting, { day: index + 1 }, { x: x * c, y: top + y * c }, c)
+					),
 				...(below > 0 ? itemsOf(setting) : []).map((item, line) =>
 					text(
 						fitLabel(item, size.w, setting).label,

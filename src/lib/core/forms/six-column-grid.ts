@@ -1,5 +1,5 @@
 import { titleStyle, cellSize, datePlace, headerRows, weekdayStyle } from './common-rules';
-import { grid, line, text, type Mark } from '../draw';
+import { field, grid, line, text, type Mark } from '../draw';
 import { monthShape, weekdayNames } from '../month';
 import { headerOf } from './calendar-cells';
 import { dateIn } from './date-square';
@@ -86,7 +86,7 @@ function cells(setting: Setting, top: number, header: number, w: number, h: numb
 			marks.unshift({ kind: 'tint', tone: 'rest', x, y: y + row * h + shared, w, h: h / 2 });
 		const cell = { x, y: y + row * h + shared, w, h: weekday >= 5 ? h / 2 : h };
 		marks.push(...dateIn(setting, day, cell));
-		marks.push(...dayEventMarks(setting, day, cell));
+		marks.push(...dayEventMarks(setting, day, cell), field(cell, { day }, 'text'));
 	}
 	marks.push(...grid({ x: 0, y }, { w, h }, columns, month.weeks));
 	for (let row = 0; row < month.weeks; row++)

@@ -1,8 +1,10 @@
 import { titleStyle, sideBySide } from './common-rules';
-import { grid, line, move, text, type Mark } from '../draw';
+import { field, grid, line, move, text, type Mark } from '../draw';
 import { textWidth } from '../hand';
 import { pageForm, type Setting } from './form';
-import { isWeekly, itemsOf } from './labels';
+import { daysFrom } from './day-labels';
+import { dayField } from './key';
+import { isWeekly, itemNames, itemsOf } from './labels';
 import { fitLabel } from './mini-month';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -43,6 +45,7 @@ export const strips = pageForm({
 		const { across, rows, first, free } = strip;
 		if (free === 0) return [];
 		const items = itemsOf(setting);
+		const kept = itemNames(setting);
 		const top = titleRows(setting);
 		const most = Math.min(items.length, Math.floor((there.w + gap) / (across + gap)));
 		return Array.from({ length: Math.max(0, most) }, (_, index) => most - index).map((abreast) => {
@@ -84,9 +87,10 @@ export const strips = pageForm({
 							y: top + Math.floor(index / abreast) * (rows + gap)
 						};
 						const { label } = fitLabel(item, free, setting);
+						const name = kept[index] ?? item.name;
 						const one = isWeekly(item)
-							? weeklyStrip(strip, item, setting)
-							: stripMarks(strip, label);
+							? weeklyStrip(strip, item, name, setting)
+							: stripMarks(setting, strip, label, name);
 						return one.map((mark) => move(mark, at));
 					})
 				]
@@ -96,7 +100,12 @@ export const strips = pageForm({
 });
 
 /** A box a week, as wide as they go, in the strip's last row; the name over them, or before them in a strip of one row. */
-function weeklyStrip({ across, rows, free }: Strip, item: Item, setting: Setting): Mark[] {
+function weeklyStrip(
+	{ across, rows, free }: Strip,
+	item: Item,
+	kept: string,
+	setting: Setting
+): Mark[] {
 	const { weeks } = setting.month;
 	const before = rows > 1 ? 0 : free;
 	const each = Math.max(1, Math.floor((across - before) / weeks));
@@ -105,11 +114,19 @@ function weeklyStrip({ across, rows, free }: Strip, item: Item, setting: Setting
 	const name = rows > 1 ? across : free;
 	return [
 		text(fitLabel(item, name, setting).label, { x: 0, y: 0, w: name, h: 1 }, 'hand', 'start'),
-		...grid({ x: before, y }, { w: each, h: 1 }, shown, 1)
+		...grid({ x: before, y }, { w: each, h: 1 }, shown, 1),
+		...daysFrom(1, shown).map((week) =>
+			field({ x: before + (week - 1) * each, y, w: each, h: 1 }, { item: kept, week }, 'mark')
+		)
 	];
 }
 
-function stripMarks({ across, rows, first, free }: Strip, name: string): Mark[] {
+function stripMarks(
+	setting: Setting,
+	{ across, rows, first, free }: Strip,
+	name: string,
+	item: string
+): Mark[] {
 	const marks: Mark[] = [text(name, { x: 0, y: 0, w: free, h: 1 }, 'hand', 'start')];
 	for (let day = 1; day <= first + across * (rows - 1); day++) {
 		const at =
@@ -119,7 +136,10 @@ function stripMarks({ across, rows, first, free }: Strip, name: string): Mark[] 
 						x: (day - first - 1) % across,
 						y: 1 + Math.floor((day - first - 1) / across)
 					};
-		marks.push(text(String(day), { ...at, w: 1, h: 1 }, 'figure'));
+		marks.push(
+			text(String(day), { ...at, w: 1, h: 1 }, 'figure'),
+			dayField(setting, { ...at, w: 1, h: 1 }, { item, day }, 'mark')
+		);
 	}
 	marks.push(...grid({ x: free, y: 0 }, { w: 1, h: 1 }, first, 1));
 	if (rows > 1) marks.push(...grid({ x: 0, y: 1 }, { w: 1, h: 1 }, across, rows - 1));

@@ -7,7 +7,7 @@ import {
 	everySecond
 } from './common-rules';
 import { numberRule } from './rule';
-import { move, text, type Mark } from '../draw';
+import { field, whichOf, move, text, type Mark } from '../draw';
 import type { Size } from '../paper';
 import { ruledColumns } from './columns';
 import { pageForm, type PageLayout, type Setting } from './form';
@@ -119,7 +119,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 					marks: () => [
 						...titleMarks(setting, size.w, false),
 						...Array.from({ length: t }, (_, index) => index).flatMap((index) =>
-							oneTable(setting, top, header, rows).map((mark) =>
+							oneTable(setting, top, header, rows, index * rows).map((mark) =>
 								move(mark, { x: index * (one + gap), y: 0 })
 							)
 						)
@@ -129,10 +129,20 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 	});
 }
 
-function oneTable(setting: Setting, top: number, header: number, rows: number): Mark[] {
+function oneTable(
+	setting: Setting,
+	top: number,
+	header: number,
+	rows: number,
+	before: number
+): Mark[] {
 	const columns = columnsOf(setting);
 	const high = lineOf(setting);
 	const widths = columns.map(({ width }) => width);
+	const starts = widths.map((_, index) =>
+		widths.slice(0, index).reduce((sum, width) => sum + width, 0)
+	);
+	const keptNames = columns.map(({ kept }) => kept);
 	let x = 0;
 	const names = columns.flatMap(({ name, width }) => {
 		const place = { x, y: top + header - 1, w: width, h: 1 };
@@ -149,6 +159,15 @@ function oneTable(setting: Setting, top: number, header: number, rows: number): 
 		...tints,
 		...names,
 		...rowLines({ x: 0, y: top + header, w: x, h: 0 }, high, rows),
-		...columnLines(0, top + header, rows * high, widths)
+		...columnLines(0, top + header, rows * high, widths),
+		...Array.from({ length: rows }, (_, row) => row).flatMap((row) =>
+			columns.map(({ kept, width, holds = 'text' }, index) =>
+				field(
+					{ x: starts[index] ?? 0, y: top + header + row * high, w: width, h: high },
+					{ row: before + row + 1, column: kept, ...whichOf(keptNames, index) },
+					holds
+				)
+			)
+		)
 	];
 }

@@ -1,5 +1,5 @@
 import { titleStyle } from './common-rules';
-import { frame, text } from '../draw';
+import { field, frame, text } from '../draw';
 import { cellDiscomfort, pageForm, type Setting } from './form';
 import { rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -50,6 +50,13 @@ export const weekBoxesList = pageForm({
 							{ x: 0, y: top + row * height, w: Math.min(size.w, 4), h: 1 },
 							'figure',
 							'start'
+						)
+					),
+					...Array.from({ length: weeks }, (_, row) =>
+						field(
+							{ x: 0, y: top + row * height + 1, w: size.w, h: height - 1 },
+							{ week: row + 1 },
+							'full'
 						)
 					)
 				]

@@ -1,4 +1,4 @@
-import type { Mark } from '../draw';
+import { field, type FieldMark, type Mark } from '../draw';
 import type { Rect, Size } from '../paper';
 import { everySecond, headed, titleStyle, undated, weekOfMonth } from './common-rules';
 import {
@@ -205,6 +205,7 @@ function layoutOf(
 		marks: () =>
 			onPages((on) => [
 				...(on === 0 && top > 0 ? titleMarks(setting, firstPage(room).w, false) : []),
+				...fullField(setting, area.pages[on], allRows ? Infinity : used, on),
 				...grid.places.flatMap((place, index): readonly Mark[] => {
 					const here = standing[index];
 					if (!here) return [];
@@ -215,6 +216,18 @@ function layoutOf(
 				})
 			])
 	};
+}
+
+/** How full a week's page became; without a week of its own, as a specimen, it has none. */
+function fullField(
+	{ part }: Setting,
+	days: Rect | undefined,
+	foot: number,
+	on: 0 | 1
+): FieldMark[] {
+	if (!part || !days) return [];
+	const h = Math.min(days.h, foot - days.y);
+	return [field({ ...days, h }, { week: part.week, nth: part.page + on }, 'full')];
 }
 
 /** What the head of a place or the spare one leaves for others; of a spare one over the fold its larger piece. */

@@ -1,5 +1,5 @@
 import { titleStyle, cellSize, datePlace, headerRows } from './common-rules';
-import { grid, text, type Mark } from '../draw';
+import { field, grid, text, type Mark } from '../draw';
 import { cellOf, weekdayNames, weekNumbers } from '../month';
 import { dateIn } from './date-square';
 import { dayEventMarks, eventSums } from './cell-events';
@@ -68,7 +68,7 @@ function cells(setting: Setting, top: number, header: number, w: number, h: numb
 		const { row: week, column } = cellOf(month, day);
 		const cell = { x: label + week * w, y: y + column * h, w, h };
 		marks.push(...dateIn(setting, day, cell));
-		marks.push(...dayEventMarks(setting, day, cell));
+		marks.push(...dayEventMarks(setting, day, cell), field(cell, { day }, 'text'));
 	}
 	return [...marks, ...grid({ x: label, y }, { w, h }, month.weeks, 7)];
 }

@@ -1,27 +1,16 @@
 import { layoutsAbove, type Below } from './below';
 import type { Form, Setting } from './form';
-import { keyIn, keyMarks, levelsOf, swatch } from './key';
-import { choiceRule } from './rule';
-
-const key = choiceRule({
-	name: 'key',
-	label: 'Key of colours',
-	options: [
-		['none', 'none'],
-		['below', 'below']
-	],
-	usual: 'none'
-});
+import { keyIn, keyMarks, keyRule, levelsOf, swatch } from './key';
 
 /** A form of days with a key of 2 to 6 colours below it, where that is asked for. */
 export function withKey(form: Form): Form {
 	return {
 		...form,
 		content: [...form.content, 'levels'],
-		rules: [...form.rules, key],
-		idle: (rules) => (key.of({ rules }) === 'none' ? ['levels'] : []),
+		rules: [...form.rules, keyRule],
+		idle: (rules) => (keyRule.of({ rules }) === 'none' ? ['levels'] : []),
 		layouts: (setting, room) => {
-			if (key.of(setting) === 'none') return form.layouts(setting, room);
+			if (keyRule.of(setting) === 'none') return form.layouts(setting, room);
 			// One row of the key for each level at most, two squares each and one between them.
 			const heights = levelsOf(setting).map((_, row) => (row + 1) * (swatch + 1) - 1);
 			return layoutsAbove(form, setting, room, heights, (width) => belowIn(setting, width));

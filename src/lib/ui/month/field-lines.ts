@@ -133,7 +133,7 @@ function readItem(line: string, before: readonly Item[]): Item | undefined {
  * Columns of a table: "Item 6", the width in squares last; or "Item = Concertina reeds", the longest value
  * expected, from which the width follows; or the name alone.
  */
-export const columnLines: LineFormat<Column> = listOf(
+const plainColumns: LineFormat<Column> = listOf(
 	'Item 6',
 	({ name, width, longest }) =>
 		longest ? `${name} = ${longest}` : width === undefined ? name : `${name} ${width}`,
@@ -145,6 +145,19 @@ export const columnLines: LineFormat<Column> = listOf(
 		return { name: match[1], width: Math.max(1, Number(match[2])) };
 	}
 );
+
+/** The same; what a column holds is not written and stays with its name. */
+export const columnLines: LineFormat<Column> = {
+	...plainColumns,
+	read: (text, before) => {
+		const { entries, unread } = plainColumns.read(text, before);
+		const kept = entries.map((column): Column => {
+			const holds = before.find(({ name }) => name === column.name)?.holds;
+			return holds ? { ...column, holds } : column;
+		});
+		return { entries: kept, unread };
+	}
+};
 
 function day(text: string | undefined): number {
 	return Math.min(31, Math.max(1, Number(text)));
