@@ -26,6 +26,7 @@ const order = [
 	'fit',
 	'guide',
 	'making',
+	'records',
 	'render',
 	'formats'
 ];

@@ -1,3 +1,4 @@
+import type { Holds } from '$lib/core/draw';
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { Kysely, Migrator, type ColumnType, type Migration } from 'kysely';
@@ -72,6 +73,8 @@ export interface Tables {
 	setting: { name: string; content: string };
 	/** How far a month is made, as JSON; checked when read. */
 	month_making: { month_id: string; content: string };
+	/** What was filled in; checked when it is written. */
+	entry: { month_id: string; wish: string; about: string; holds: Holds; value: string };
 	printer: { id: string; name: string; across_mm: number; down_mm: number };
 }
 

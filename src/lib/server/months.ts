@@ -1,9 +1,11 @@
-import { checked } from '$lib/core/formats';
+import { checked, readJson, wishSchema } from '$lib/core/formats';
+import { renamedIn } from '$lib/core/records';
 import type { KeptMonth } from '$lib/core/fit';
 import type { Wish } from '$lib/core/wish';
 import { sql, type Selectable, type Transaction } from 'kysely';
 import type { Db, MonthTable, Tables } from './database';
 import { FaultyRow, reasonOf, type SetAside } from './kept';
+import { Records } from './records';
 import { monthContentSchema } from './schemas';
 import { newId, now, outcomeOf, writing, type Write } from './write';
 
@@ -92,6 +94,8 @@ export class Months {
 				.where('deleted_at', 'is', null)
 				.executeTakeFirst();
 			if (done.numUpdatedRows === 0n) return false;
+			const before = await wishesOf(tx, id);
+			await new Records(tx).rename(id, renamedIn(before, content.wishes));
 			await tx.deleteFrom('wish').where('month_id', '=', id).execute();
 			await writeWishes(tx, id, content.wishes);
 			return true;
@@ -124,6 +128,22 @@ function columns(content: MonthContent) {
 		drawn: content.drawn ? JSON.stringify(content.drawn) : null,
 		cuts: content.cuts && content.cuts.length > 0 ? JSON.stringify(content.cuts) : null
 	};
+}
+
+/** A month's wishes as they are kept now, where something was filled in that goes along with their names. */
+async function wishesOf(tx: Transaction<Tables>, id: string): Promise<readonly Wish[]> {
+	const filled = await tx
+		.selectFrom('entry')
+		.select('wish')
+		.where('month_id', '=', id)
+		.limit(1)
+		.executeTakeFirst();
+	if (!filled) return [];
+	const rows = await tx.selectFrom('wish').select('content').where('month_id', '=', id).execute();
+	return rows.flatMap(({ content }) => {
+		const read = readJson(wishSchema, content);
+		return read.ok ? [read.value] : [];
+	});
 }
 
 async function writeWishes(tx: Transaction<Tables>, id: string, wishes: readonly Wish[]) {

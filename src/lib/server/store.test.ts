@@ -224,6 +224,6 @@ test('deleting marks, and bringing back takes the mark away', async () => {
 test('the demo is loaded into an empty database, and only there', async () => {
 	await loadDemo(store);
 	await loadDemo(store);
-	expect(await store.notebooks.all()).toHaveLength(1);
-	expect((await store.months.all()).map(({ month }) => month)).toEqual(['2027-05']);
+	expect(await store.notebooks.all()).toHaveLength(2);
+	expect(await store.months.all()).toHaveLength(3);
 });

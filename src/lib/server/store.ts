@@ -5,6 +5,7 @@ import { Months } from './months';
 import { Notebooks } from './notebooks';
 import { OwnFonts } from './own-fonts';
 import { OwnKinds } from './own-kinds';
+import { Records } from './records';
 import { PersonStore } from './person';
 import { writing } from './write';
 
@@ -13,6 +14,7 @@ export interface Shelf {
 	readonly notebooks: Notebooks;
 	readonly months: Months;
 	readonly makings: Makings;
+	readonly records: Records;
 	readonly person: PersonStore;
 	readonly kinds: OwnKinds;
 	readonly fonts: OwnFonts;
@@ -52,6 +54,7 @@ function shelfOn(db: Db): Shelf {
 		notebooks: new Notebooks(db),
 		months: new Months(db),
 		makings: new Makings(db),
+		records: new Records(db),
 		person: new PersonStore(db),
 		kinds: new OwnKinds(db),
 		fonts: new OwnFonts(db)

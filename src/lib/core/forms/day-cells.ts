@@ -117,12 +117,15 @@ function hexagons(setting: Setting, there: Size, s: number): PageLayout | undefi
 					...hexagonLines({ x: at.x, y: top + at.y }, s),
 					text(String(index + 1), { x: middle.x, y: top + middle.y, w: 1, h: 1 }, 'figure'),
 					// Hexagons reach into each other's rectangles, but not into the middle of their sides.
-					field(
-						{ x: at.x + s / 4, y: top + at.y, w: s / 2, h: s },
-						{ day: index + 1 },
-						'level',
-						levelsOf(setting)
-					)
+					{
+						...field(
+							{ x: at.x + s / 4, y: top + at.y, w: s / 2, h: s },
+							{ day: index + 1 },
+							'level',
+							levelsOf(setting)
+						),
+						hexagon: true
+					}
 				];
 			}),
 			...keyMarks(key, { x: 0, y: top + height + gap })

@@ -9,6 +9,7 @@ import { rulesByForm } from './007-rules-by-form';
 import { rooms } from './008-rooms';
 import { monthTheme } from './009-theme';
 import { monthMaking } from './010-making';
+import { entries } from './011-entries';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -21,5 +22,6 @@ export const migrations: Record<string, Migration> = {
 	'007-rules-by-form': rulesByForm,
 	'008-rooms': rooms,
 	'009-theme': monthTheme,
-	'010-making': monthMaking
+	'010-making': monthMaking,
+	'011-entries': entries
 };

@@ -46,6 +46,16 @@
 						here: page.route.id?.endsWith('/make')
 					},
 					{
+						name: 'Keep',
+						href: `/months/${current.id}/keep`,
+						here: page.route.id?.endsWith('/keep')
+					},
+					{
+						name: 'Look back',
+						href: `/months/${current.id}/look-back`,
+						here: page.route.id?.endsWith('/look-back')
+					},
+					{
 						name: 'Sheets',
 						href: `/months/${current.id}/sheets`,
 						here: page.route.id?.endsWith('/sheets')

@@ -3,7 +3,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, tick, untrack } from 'svelte';
-	import { themeOn } from '$lib/core/fit';
+	import { blocksOn, themeOn } from '$lib/core/fit';
 	import { pageGuide, passesOf, sentenceOf } from '$lib/core/guide';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
@@ -96,6 +96,13 @@
 		else return;
 		event.preventDefault();
 	}
+	/** Totals of the month are gathered on this page. */
+	const gathers = $derived(
+		open !== undefined &&
+			blocksOn(desk.run, open.page).some(({ as }) =>
+				['month-review', 'cash-page'].includes(as.kind)
+			)
+	);
 </script>
 
 <svelte:head
@@ -260,6 +267,13 @@
 						{/if}
 					</div>
 				</div>
+			{/if}
+			{#if gathers}
+				<p class="pt-4">
+					At the month’s end its numbers stand under
+					<a class="underline" href="/months/{desk.id}/look-back">Look back</a>, ready to be copied
+					here.
+				</p>
 			{/if}
 			{#if guide.checks.length > 0}
 				<h2 class="pt-5 pb-1 text-xl">Look it over</h2>

@@ -1,0 +1,166 @@
+import { subjectKey, type FieldMark, type Subject } from '../draw';
+import { entryKey, type Change, type Entry } from './entry';
+import type { LineFault } from './csv';
+import { readValue, valueText } from './read-value';
+import { itemsIn, type Tracker } from './trackers';
+
+/** What is known of all fields of a month, by `entryKey`. */
+export type Known = ReadonlyMap<string, Entry>;
+
+/** Days of one habit, or of one thing that has a state a day, to be copied in one go. */
+export interface SignRow {
+	readonly item: string | undefined;
+	readonly fields: readonly FieldMark[];
+}
+
+/** Rows of signs that a tracker is copied as: marks and states by day; none where it holds other things. */
+export function signRows({ fields }: Tracker): SignRow[] {
+	const signs = fields.filter(
+		({ about, holds }) =>
+			about.day !== undefined && (holds === 'mark' || holds === 'level') && about.nth === undefined
+	);
+	return itemsIn({ fields: signs }).map((item) => ({
+		item,
+		fields: signs
+			.filter(({ about }) => about.item === item)
+			.sort((a, b) => (a.about.day ?? 0) - (b.about.day ?? 0))
+	}));
+}
+
+/** What stands in a row as one text, a sign a day: “xx.x-x”; nothing behind the last one. */
+export function rowText(wish: string, { fields }: SignRow, known: Known): string {
+	const signs = fields.map(({ about }) => {
+		const value = known.get(entryKey({ wish, about: subjectKey(about) }))?.value ?? '';
+		// A count of more than nine has no sign of its own.
+		return value === '' ? '.' : value.length > 1 ? '9' : value;
+	});
+	return signs.join('').replace(/\.+$/, '');
+}
+
+/** Changes that a text of a sign a day makes, and where it cannot be read. */
+export function readRow(
+	wish: string,
+	{ fields }: SignRow,
+	text: string,
+	known: Known,
+	locale: string
+): { readonly changes: readonly Change[]; readonly fault: string | undefined } {
+	const signs = [...text.trim()];
+	const faults: string[] = [];
+	if (signs.length > fields.length)
+		faults.push(
+			`${signs.length} signs for ${fields.length} days: ${signs.length - fields.length} too many`
+		);
+	const changes = fields.flatMap((field, at): Change[] => {
+		const sign = signs[at];
+		const read = readValue(field.holds, sign === '.' ? '' : (sign ?? ''), {
+			locale,
+			levels: field.levels?.length ?? 6
+		});
+		if (!read.ok) {
+			faults.push(`day ${field.about.day}: ${read.says}`);
+			return [];
+		}
+		return changeOf(wish, field, read.value, known);
+	});
+	return faults.length > 0 ? { changes: [], fault: faults[0] } : { changes, fault: undefined };
+}
+
+/** Fields side by side, as a sheet of a spreadsheet has them. */
+export interface Sheet {
+	readonly columns: readonly string[];
+	readonly rows: readonly {
+		readonly name: string;
+		readonly cells: readonly (FieldMark | undefined)[];
+	}[];
+}
+
+/** A tracker as rows and columns: days by what is kept, or lines by columns; what is copied as signs is not in it. */
+export function sheetOf(tracker: Tracker): Sheet {
+	const signs = new Set(signRows(tracker).flatMap(({ fields }) => fields));
+	const fields = tracker.fields.filter((field) => !signs.has(field));
+	const rowOf = ({ item, day, week, row, nth, column }: Subject) =>
+		day !== undefined
+			? `${day}`
+			: row !== undefined
+				? [item, row].filter(Boolean).join(' ')
+				: [week === undefined ? undefined : `week ${week}`, item, column, nth]
+						.filter((part) => part !== undefined)
+						.join(' ');
+	const columnOf = ({ item, day, row, column, nth }: Subject) =>
+		day !== undefined
+			? [item, column, nth].filter((part) => part !== undefined).join(' ')
+			: row !== undefined
+				? [column, nth].filter((part) => part !== undefined).join(' ')
+				: '';
+	const columns = [...new Set(fields.map(({ about }) => columnOf(about)))];
+	const rows = new Map<string, (FieldMark | undefined)[]>();
+	for (const field of fields) {
+		const name = rowOf(field.about);
+		const cells = rows.get(name) ?? columns.map(() => undefined);
+		cells[columns.indexOf(columnOf(field.about))] = field;
+		rows.set(name, cells);
+	}
+	return { columns, rows: [...rows].map(([name, cells]) => ({ name, cells })) };
+}
+
+/** What stands in a sheet as lines with tabs between the columns; nothing behind the last one. */
+export function sheetText(wish: string, { rows }: Sheet, known: Known, locale: string): string {
+	return rows
+		.map(({ cells }) =>
+			cells
+				.map((field) => {
+					const about = field && subjectKey(field.about);
+					const entry = about === undefined ? undefined : known.get(entryKey({ wish, about }));
+					return field && entry ? valueText(field.holds, entry.value, locale) : '';
+				})
+				.join('\t')
+				.replace(/\t+$/, '')
+		)
+		.join('\n')
+		.replace(/\n+$/, '');
+}
+
+/** Changes that pasted or typed lines make to a sheet from one of its rows on, and the lines that cannot be read. */
+export function readSheet(
+	wish: string,
+	{ rows }: Sheet,
+	text: string,
+	known: Known,
+	{ locale, days }: { readonly locale: string; readonly days: number }
+): { readonly changes: readonly Change[]; readonly faults: readonly LineFault[] } {
+	const lines = text.replace(/(\r\n|\r|\n)+$/, '').split(/\r\n|\r|\n/);
+	const faults: LineFault[] = [];
+	if (lines.length > rows.length)
+		faults.push({
+			line: rows.length + 1,
+			says: `${lines.length - rows.length} more lines than there is room for`
+		});
+	const changes = rows.flatMap(({ cells }, at) => {
+		const parts = (lines[at] ?? '').split('\t');
+		if (parts.length > cells.length)
+			faults.push({
+				line: at + 1,
+				says: `${parts.length} columns where there are ${cells.length}`
+			});
+		return cells.flatMap((field, column): Change[] => {
+			if (!field) return [];
+			const read = readValue(field.holds, parts[column] ?? '', {
+				locale,
+				levels: field.levels?.length ?? 6,
+				days
+			});
+			if (read.ok) return changeOf(wish, field, read.value, known);
+			faults.push({ line: at + 1, says: read.says });
+			return [];
+		});
+	});
+	return { changes, faults };
+}
+
+/** The change that sets a field to a value; none where it has it already. */
+export function changeOf(wish: string, field: FieldMark, value: string, known: Known): Change[] {
+	const about = subjectKey(field.about);
+	const before = known.get(entryKey({ wish, about }))?.value ?? '';
+	return before === value ? [] : [{ wish, about, holds: field.holds, value }];
+}

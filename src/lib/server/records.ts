@@ -1,0 +1,60 @@
+import type { Change, Entry, Renamed } from '$lib/core/records';
+import { renamedAbout } from '$lib/core/records';
+import type { Db } from './database';
+import { writing } from './write';
+
+/** What was filled in of all months. */
+export class Records {
+	constructor(private readonly db: Db) {}
+
+	/** Everything that was filled in of a month. */
+	ofMonth(monthId: string): Promise<Entry[]> {
+		return this.db
+			.selectFrom('entry')
+			.select(['wish', 'about', 'holds', 'value'])
+			.where('month_id', '=', monthId)
+			.execute();
+	}
+
+	/** Sets and takes away entries of a month, all of them or none; of two windows the later one holds. */
+	async change(monthId: string, changes: readonly Change[]): Promise<void> {
+		await writing(this.db, async (tx) => {
+			for (const { wish, about, holds, value } of changes)
+				await (
+					value === ''
+						? tx
+								.deleteFrom('entry')
+								.where('month_id', '=', monthId)
+								.where('wish', '=', wish)
+								.where('about', '=', about)
+						: tx
+								.insertInto('entry')
+								.values({ month_id: monthId, wish, about, holds, value })
+								.onConflict((conflict) =>
+									conflict.columns(['month_id', 'wish', 'about']).doUpdateSet({ holds, value })
+								)
+				).execute();
+		});
+	}
+
+	/** Takes entries along with names that were changed; an entry that is there already under the new one is left. */
+	async rename(monthId: string, renamed: readonly Renamed[]): Promise<void> {
+		if (renamed.length === 0) return;
+		const entries = await this.ofMonth(monthId);
+		const changes = renamed.flatMap((one) =>
+			entries
+				.filter(({ wish }) => wish === one.wish)
+				.flatMap((entry) => {
+					const about = renamedAbout(entry.about, one);
+					if (about === undefined) return [];
+					if (entries.some((other) => other.wish === entry.wish && other.about === about))
+						return [];
+					return [
+						{ ...entry, value: '' },
+						{ ...entry, about }
+					];
+				})
+		);
+		await this.change(monthId, changes);
+	}
+}

@@ -1,0 +1,96 @@
+<script lang="ts">
+	import type { EChartsOption, EChartsType } from 'echarts';
+	import { onMount } from 'svelte';
+	import { mode } from './colour-mode.svelte';
+	import { loadCharts } from './echarts';
+	import type { ChartColours } from './chart-options';
+
+	interface Props {
+		/** What the chart shows, as a sentence. */
+		label: string;
+		name: string;
+		height?: number;
+		option: (colours: ChartColours) => EChartsOption;
+	}
+	/** A chart in the application's look, which can be saved as a picture. */
+	let { label, name, height = 240, option }: Props = $props();
+
+	let frame = $state<HTMLDivElement>();
+	/** Tells what a colour of the screen is now. */
+	let probe = $state<HTMLSpanElement>();
+	let chart = $state.raw<EChartsType>();
+
+	function colours(): ChartColours {
+		const of = (variable: string) => {
+			if (!probe) return 'black';
+			probe.style.color = `var(${variable})`;
+			return getComputedStyle(probe).color;
+		};
+		return {
+			ink: of('--ink'),
+			soft: of('--ink-soft'),
+			hairline: of('--hairline'),
+			paper: of('--paper'),
+			accent: of('--calm'),
+			rubric: of('--rubric'),
+			levels: [1, 2, 3, 4, 5, 6].map((level) => of(`--tint-level-${level}`))
+		};
+	}
+
+	onMount(() => {
+		let gone = false;
+		const resized = new ResizeObserver(() => chart?.resize());
+		void loadCharts().then((echarts) => {
+			if (gone || !frame) return;
+			chart = echarts.init(frame, undefined, { renderer: 'svg' });
+			resized.observe(frame);
+		});
+		return () => {
+			gone = true;
+			resized.disconnect();
+			chart?.dispose();
+		};
+	});
+	$effect(() => {
+		// Colours follow the screen's.
+		void mode.dark;
+		chart?.setOption(option(colours()), true);
+	});
+
+	async function save(type: 'png' | 'svg') {
+		if (!chart) return;
+		const address =
+			type === 'svg'
+				? chart.getDataURL({ type: 'svg' })
+				: await rasterized(chart.getDataURL({ type: 'svg' }), chart.getWidth(), chart.getHeight());
+		const link = document.createElement('a');
+		link.href = address;
+		link.download = `${name}.${type}`;
+		link.click();
+	}
+
+	/** An SVG picture as PNG, at twice its size. */
+	async function rasterized(source: string, w: number, h: number): Promise<string> {
+		const image = new Image(w, h);
+		image.src = source;
+		await image.decode();
+		const canvas = document.createElement('canvas');
+		[canvas.width, canvas.height] = [2 * w, 2 * h];
+		const context = canvas.getContext('2d');
+		context?.scale(2, 2);
+		context?.drawImage(image, 0, 0, w, h);
+		return canvas.toDataURL('image/png');
+	}
+</script>
+
+<span bind:this={probe} hidden></span>
+<div bind:this={frame} role="img" aria-label={label} style:height="{height}px" class="w-full"></div>
+<p class="flex gap-3 text-sm print:hidden">
+	{#each ['png', 'svg'] as const as type (type)}
+		<button
+			class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
+			aria-label="Save {name} as {type.toUpperCase()}"
+			onclick={() => save(type)}>{type.toUpperCase()}</button
+		>
+	{/each}
+</p>

@@ -1,0 +1,29 @@
+<script lang="ts">
+	interface Props {
+		head: readonly string[];
+		rows: readonly (readonly string[])[];
+	}
+	/** The numbers behind a chart. */
+	let { head, rows }: Props = $props();
+</script>
+
+<details class="pt-1 text-sm">
+	<summary class="cursor-pointer text-ink-soft">The numbers</summary>
+	<table class="mt-1 border-collapse">
+		<thead>
+			<tr>
+				{#each head as name, at (at)}<th
+						scope="col"
+						class="border-b border-hairline pr-6 text-left font-normal text-ink-soft">{name}</th
+					>{/each}
+			</tr>
+		</thead>
+		<tbody>
+			{#each rows as row, at (at)}
+				<tr
+					>{#each row as cell, column (column)}<td class="pr-6">{cell}</td>{/each}</tr
+				>
+			{/each}
+		</tbody>
+	</table>
+</details>

@@ -1,0 +1,137 @@
+<script lang="ts">
+	import { clockText, moneyText, type Tally, type Tracker } from '$lib/core/records';
+	import Chart from './Chart.svelte';
+	import { moneyOption, numbersOption, sharesOption, timesOption } from './chart-options';
+	import NumbersTable from './NumbersTable.svelte';
+	import MarksGrid from './MarksGrid.svelte';
+	import Ribbon from './Ribbon.svelte';
+	import { tallyWords } from './tally-words';
+
+	interface Props {
+		tracker: Tracker;
+		tally: Tally;
+		days: number;
+		month: string;
+		locale: string;
+	}
+	/** What was kept of one thing: a sentence, the picture that suits it, and its numbers as a table. */
+	let { tracker, tally, days, month, locale }: Props = $props();
+
+	const words = $derived(tallyWords(tally, locale));
+	const label = $derived(`${tracker.name}: ${words.join(' ')}`);
+	const file = $derived(`${month} ${tracker.name}`);
+	/** Rows of the table behind a chart. */
+	const table = $derived.by(
+		(): { head: readonly string[]; rows: readonly (readonly string[])[] } | undefined => {
+			switch (tally.of) {
+				case 'levels':
+					return {
+						head: ['Day', 'State'],
+						rows: [...tally.days]
+							.sort(([a], [b]) => a - b)
+							.map(([day, level]) => [String(day), tally.levels[level - 1] ?? String(level)])
+					};
+				case 'times':
+					return {
+						head: ['Day', 'From', 'To', 'Hours'],
+						rows: [...tally.nights]
+							.sort(([a], [b]) => a - b)
+							.flatMap(([day, spans]) =>
+								spans.map(({ from, to }) => [
+									String(day),
+									clockText(from),
+									clockText(to),
+									((to - from) / 60).toFixed(1)
+								])
+							)
+					};
+				case 'numbers':
+					return {
+						head: ['Day', ...tally.rows.map(({ item }) => item ?? tracker.name)],
+						rows: Array.from({ length: days }, (_, at) => at + 1)
+							.map((day) => [
+								String(day),
+								...tally.rows.map(({ values }) => {
+									const found = values.find((value) => value.day === day);
+									return found ? String(found.value) : '';
+								})
+							])
+							.filter(([, ...values]) => values.some(Boolean))
+					};
+				case 'rows':
+					return tally.money
+						? {
+								head: ['For', 'Sum'],
+								rows: tally.money.byCategory.map(([name, minor]) => [
+									name || 'other',
+									moneyText(minor)
+								])
+							}
+						: undefined;
+				default:
+					return undefined;
+			}
+		}
+	);
+</script>
+
+<section aria-label={tracker.name} class="border-t border-hairline py-4 print:break-inside-avoid">
+	<h2 class="text-2xl">
+		{tracker.name}
+		<span class="font-sans text-sm text-ink-soft">page {tracker.pages.join(', ')}</span>
+	</h2>
+	{#if words.length === 0}
+		<p class="py-1 text-ink-soft">Nothing was kept.</p>
+	{:else}
+		<ul class="py-1">
+			{#each words as sentence (sentence)}<li>{sentence}</li>{/each}
+		</ul>
+		{#if tally.of === 'marks'}
+			<MarksGrid {tally} {days} />
+		{:else if tally.of === 'levels'}
+			<Ribbon levels={tally.levels} days={tally.days} last={days} {label} />
+			<div class="max-w-xl">
+				<Chart
+					{label}
+					name={file}
+					height={34 * tally.levels.length + 30}
+					option={sharesOption(
+						tally.levels,
+						tally.levels.map(
+							(_, at) => [...tally.days.values()].filter((level) => level === at + 1).length
+						)
+					)}
+				/>
+			</div>
+		{:else if tally.of === 'times'}
+			<Chart
+				{label}
+				name={file}
+				height={280}
+				option={timesOption(tally.nights, days, tally.from?.mean ?? 0)}
+			/>
+		{:else if tally.of === 'numbers'}
+			{#each tally.rows as { item, values, tally: own } (item)}
+				{#if own}
+					<Chart
+						label={item ? `${item}: ${label}` : label}
+						name={item ? `${file} ${item}` : file}
+						option={numbersOption(values, days, own.mean, own.weekly)}
+					/>
+				{/if}
+			{/each}
+		{:else if tally.of === 'rows' && tally.money}
+			<div class="max-w-xl">
+				<Chart
+					{label}
+					name={file}
+					height={34 * tally.money.byCategory.length + 30}
+					option={moneyOption(tally.money)}
+				/>
+			</div>
+		{/if}
+		{#if table && table.rows.length > 0}
+			<NumbersTable head={table.head} rows={table.rows} />
+		{/if}
+	{/if}
+</section>

@@ -1,0 +1,139 @@
+import { clockText, moneyText, rateOf, type HabitTally, type Tally } from '$lib/core/records';
+import { numberWords } from '../words';
+
+/** “47 %” */
+export function percent(share: number): string {
+	return `${Math.round(100 * share)} %`;
+}
+
+/** “6 h 40 min” */
+export function hoursWords(minutes: number): string {
+	const whole = Math.round(minutes);
+	return `${Math.floor(whole / 60)} h ${whole % 60} min`;
+}
+
+const count = (value: number, one: string, many = `${one}s`) =>
+	`${value} ${value === 1 ? one : many}`;
+
+/** How a habit went, in a sentence. */
+export function habitWords(name: string, tally: HabitTally): string {
+	const rate = rateOf(tally);
+	if (rate === undefined) return `${name}: ${count(tally.met, 'time')}.`;
+	const runs =
+		tally.longest > 1 ? ` The longest run was ${count(tally.longest, tally.period)}.` : '';
+	return `${name}: ${tally.met} of ${tally.due}, ${percent(rate)}.${runs}`;
+}
+
+/** What a tally says, in a sentence or two; nothing where nothing was kept. */
+export function tallyWords(tally: Tally, locale: string): string[] {
+	switch (tally.of) {
+		case 'marks':
+			return tally.rows.map(({ item, tally: own }) => habitWords(item.name, own));
+		case 'levels': {
+			const counts = tally.levels.map(
+				(_, at) => [...tally.days.values()].filter((level) => level === at + 1).length
+			);
+			const most = counts.indexOf(Math.max(...counts));
+			if (tally.days.size === 0) return [];
+			return [
+				`${count(tally.days.size, 'day')} kept; most were “${tally.levels[most] ?? most + 1}” (${counts[most]}).`
+			];
+		}
+		case 'times':
+			if (tally.length === undefined) return [];
+			return [
+				`${count(tally.nights.size, 'night')} of ${hoursWords(tally.length)} on average.`,
+				...(tally.from && tally.to ? [fromTo(tally.from, tally.to)] : [])
+			];
+		case 'numbers':
+			return tally.rows.flatMap(({ item, tally: own }) =>
+				own
+					? [
+							`${item ? `${item}: ` : ''}${numberWords(rounded(own.mean))} on average over ${count(own.count, 'day')}, between ${numberWords(own.least)} and ${numberWords(own.most)}${own.weekly === undefined ? '' : `, ${own.weekly >= 0 ? 'rising' : 'falling'} by ${numberWords(rounded(Math.abs(own.weekly)))} a week`}. A fifth above it: ${numberWords(own.next)}.`
+						]
+					: []
+			);
+		case 'rows':
+			return [
+				`${tally.used} of ${count(tally.ruled, 'row')} used${tally.ranOut === undefined ? '' : `; it ran out on the ${tally.ranOut}${ordinal(tally.ranOut)}`}.`,
+				...(tally.money
+					? [
+							`${money(tally.money.total, locale)} in all, most of it for ${tally.money.byCategory[0]?.[0] || 'other things'} (${money(tally.money.byCategory[0]?.[1] ?? 0, locale)}).`
+						]
+					: []),
+				...tally.columns
+					.filter(({ width, needed }) => needed > width)
+					.map(
+						({ name, width, needed }) =>
+							`“${name}” is ${width} squares wide; ${needed} would hold 95 of 100 entries.`
+					)
+			];
+		case 'texts':
+			return tally.filled === 0
+				? []
+				: [`${tally.filled} of ${count(tally.places, 'place')} written in.`];
+		case 'room':
+			return tally.full.length === 0
+				? []
+				: [`${tally.full.map((full) => fullWords[full]).join(', ')}.`];
+	}
+}
+
+/** A number as far as it says something: whole from a hundred on, else to a tenth. */
+const rounded = (value: number) => (value >= 100 ? Math.round(value) : Math.round(value * 10) / 10);
+
+/** Times spread wider than this, in minutes, have no usual one. */
+const wide = 180;
+
+type Mean = { readonly mean: number; readonly spread: number };
+
+function fromTo(from: Mean, to: Mean): string {
+	if (from.spread > wide) return 'At no usual time: it began at all hours of the day.';
+	return `From ${clockText(from.mean)} (give or take ${hoursWords(from.spread)}) to ${clockText(to.mean)} (give or take ${hoursWords(to.spread)}).`;
+}
+
+const fullWords = {
+	empty: 'stayed empty',
+	quarter: 'a quarter full',
+	half: 'half full',
+	full: 'full',
+	over: 'ran over'
+} as const;
+
+function ordinal(day: number): string {
+	const tens = day % 100;
+	if (tens >= 11 && tens <= 13) return 'th';
+	return ['th', 'st', 'nd', 'rd'][day % 10] ?? 'th';
+}
+
+/** Money in the person's language, without a sign of the currency. */
+export function money(minor: number, locale: string): string {
+	return new Intl.NumberFormat(locale, { minimumFractionDigits: 2 }).format(
+		Number(moneyText(minor))
+	);
+}
+
+/** Totals of a tracker in as few letters as one copies by hand. */
+export function totalWords(name: string, tally: Tally, locale: string): string[] {
+	switch (tally.of) {
+		case 'marks':
+			return tally.rows.map(({ item, tally: { met, due } }) =>
+				due === undefined ? `${item.name} ${met}` : `${item.name} ${met} / ${due}`
+			);
+		case 'levels':
+			return tally.levels.map((level, at) => {
+				const days = [...tally.days.values()].filter((found) => found === at + 1).length;
+				return `${level} ${days}`;
+			});
+		case 'times':
+			return tally.length === undefined ? [] : [`${name} ${hoursWords(tally.length)}`];
+		case 'numbers':
+			return tally.rows.flatMap(({ item, tally: own }) =>
+				own ? [`${item ?? name} ${numberWords(rounded(own.mean))}`] : []
+			);
+		case 'rows':
+			return tally.money ? [`${name} ${money(tally.money.total, locale)}`] : [];
+		default:
+			return [];
+	}
+}

@@ -1,0 +1,34 @@
+import { json } from '@sveltejs/kit';
+import { toCsv } from '$lib/core/records';
+import { readChecked } from '$lib/server/app-request';
+import { problem } from '$lib/server/problem';
+import type { RequestHandler } from './$types';
+
+const mostBytes = 4 * 1024 * 1024;
+
+/** What was filled in under a wish of a month, as CSV; all of the month's entries as JSON where no wish is named. */
+export const GET: RequestHandler = async ({ params, locals, url }) => {
+	const { store } = locals;
+	const month = await store.months.find(params.id);
+	if (!month) return problem(404, 'Not found', 'There is no month with this id.');
+	const entries = await store.records.ofMonth(params.id);
+	const wish = url.searchParams.get('wish');
+	if (wish === null) return json(entries);
+	return new Response(toCsv(entries.filter((entry) => entry.wish === wish)), {
+		headers: {
+			'content-type': 'text/csv; charset=utf-8; header=present',
+			'content-disposition': `attachment; filename="${month.month}-${encodeURIComponent(wish)}.csv"`
+		}
+	});
+};
+
+/** Sets and takes away entries of a month. */
+export const PUT: RequestHandler = async (event) => {
+	const read = await readChecked(event, 'records', mostBytes);
+	if (!read.ok) return read.refusal;
+	const { store } = event.locals;
+	const month = await store.months.find(event.params.id);
+	if (!month) return problem(404, 'Not found', 'There is no month with this id.');
+	await store.records.change(event.params.id, read.value.changes);
+	return json({ kept: read.value.changes.length });
+};

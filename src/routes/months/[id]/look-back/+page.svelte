@@ -1,0 +1,161 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { monthShape, formatMonth } from '$lib/core/month';
+	import {
+		measuredIn,
+		tallyOf,
+		together,
+		trackersOf,
+		type Tally,
+		type Tracker
+	} from '$lib/core/records';
+	import Choice from '$lib/ui/fields/Choice.svelte';
+	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import { followChoice } from '$lib/ui/records/colour-mode.svelte';
+	import { totalWords } from '$lib/ui/records/tally-words';
+	import TallyView from '$lib/ui/records/TallyView.svelte';
+	import YearView from '$lib/ui/records/YearView.svelte';
+	import { monthWords } from '$lib/ui/words';
+
+	let { data } = $props();
+	const current = getMonthDesk();
+	const desk = $derived(current());
+	let over = $state<'month' | 'year'>('month');
+	let asked = $state(false);
+
+	onMount(followChoice);
+
+	const shape = $derived(monthShape(desk.plan.month, desk.plan.weekStart));
+	const month = $derived(formatMonth(desk.plan.month));
+	const title = $derived(monthWords(desk.plan.month));
+	/** A month that is kept only to some day is due until then. */
+	const until = $derived(
+		Math.max(
+			0,
+			...data.entries.map(({ about }) => Number(/(?:^|&)day=(\d+)/.exec(about)?.[1] ?? 0))
+		)
+	);
+	const kept = $derived(
+		trackersOf(desk.plan, desk.run).flatMap((tracker): { tracker: Tracker; tally: Tally }[] => {
+			const tally = tallyOf(tracker, data.entries, {
+				month: shape,
+				hand: desk.plan.hand,
+				until: until || shape.days
+			});
+			return tally ? [{ tracker, tally }] : [];
+		})
+	);
+	const filled = $derived(new Set(data.entries.map(({ wish }) => wish)));
+	const shown = $derived(kept.filter(({ tracker }) => filled.has(tracker.wish.id)));
+	const empty = $derived(kept.filter(({ tracker }) => !filled.has(tracker.wish.id)));
+	/** Pages on which a month's totals are gathered. */
+	const reviews = $derived(
+		kept.filter(({ tracker }) => ['month-review', 'cash-page'].includes(tracker.wish.kind))
+	);
+	const totals = $derived(
+		shown.flatMap(({ tracker, tally }) => {
+			const page = tracker.pages[0];
+			return totalWords(tracker.name, tally, desk.plan.locale).map((words) => ({ page, words }));
+		})
+	);
+	const pairs = $derived.by(() => {
+		if (!asked) return undefined;
+		const habits = shown.flatMap(({ tally }) =>
+			tally.of === 'marks' ? tally.rows.map(({ item, days }) => ({ name: item.name, days })) : []
+		);
+		return together(
+			habits,
+			shown.flatMap(({ tracker, tally }) => measuredIn(tracker.name, tally))
+		);
+	});
+	const sensitive = $derived(
+		shown.some(({ tally }) => ['levels', 'times', 'numbers', 'rows'].includes(tally.of))
+	);
+</script>
+
+<svelte:head><title>Look back on {title} · Horarium</title></svelte:head>
+
+<main id="main" class="mx-auto w-full max-w-6xl min-w-0 flex-1 px-5 py-4">
+	<div class="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3">
+		<h1 class="text-3xl">Look back on {over === 'month' ? title : data.year}</h1>
+		<span class="print:hidden">
+			<Choice
+				label="Over"
+				value={over}
+				options={[
+					{ value: 'month', label: 'the month' },
+					{ value: 'year', label: `the year ${data.year}` }
+				]}
+				onchange={(chosen) => (over = chosen)}
+			/>
+		</span>
+		<button class="button ml-auto print:hidden" onclick={() => print()}>Print</button>
+	</div>
+	{#if sensitive}
+		<p class="pb-3 text-sm text-ink-soft">
+			Records of mood, sleep and weight are for noticing patterns: they are no diagnosis, and
+			records of spending are no advice on money. Who is worried by what they see talks to a doctor;
+			a tracker that makes one anxious may be dropped.
+		</p>
+	{/if}
+	{#if over === 'year'}
+		<YearView months={data.months} year={data.year} />
+	{:else if shown.length === 0}
+		<p class="max-w-lg py-8 text-lg">
+			Nothing of {title} is filled in yet.
+			<a class="underline" href="/months/{desk.id}/keep">Keep</a> is where that is done, and then this
+			page tells what the month was like.
+		</p>
+	{:else}
+		{#each shown as { tracker, tally } (tracker.wish.id)}
+			<TallyView {tracker} {tally} days={shape.days} {month} locale={desk.plan.locale} />
+		{/each}
+		{#if reviews.length > 0}
+			<section aria-label="To copy onto paper" class="border-t border-hairline py-4">
+				<h2 class="text-2xl">To copy onto paper</h2>
+				<p class="py-1 text-ink-soft">
+					Each total goes beside its own tracker; for {reviews
+						.map(({ tracker }) => `“${tracker.name}” on page ${tracker.pages.join(', ')}`)
+						.join(' and ')} in short:
+				</p>
+				<ul class="columns-2 gap-10">
+					{#each totals as { page, words } (words)}
+						<li><span class="inline-block w-10 font-serif text-rubric">{page}</span>{words}</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+		<details class="border-t border-hairline py-4 print:hidden" bind:open={asked}>
+			<summary class="cursor-pointer font-serif text-2xl">What went together</summary>
+			{#if pairs}
+				{#if pairs.looked === 0}
+					<p class="py-1">
+						That takes eight days with something and eight days without, beside a number for each.
+					</p>
+				{:else if pairs.told.length === 0}
+					<p class="py-1">
+						Of {pairs.looked} pairs that were looked at none differs by more than chance does.
+					</p>
+				{:else}
+					<ul class="py-1">
+						{#each pairs.told as { habit, measure, pairing } (habit + measure)}
+							<li>
+								“{habit}” and {measure} went together in these {pairing.on + pairing.off} days ({measure}
+								was
+								{Math.abs(pairing.difference).toFixed(1)}
+								{pairing.difference > 0 ? 'higher' : 'lower'} on days with it); that says nothing about
+								why.
+							</li>
+						{/each}
+					</ul>
+					<p class="text-sm text-ink-soft">{pairs.looked} pairs were looked at.</p>
+				{/if}
+			{/if}
+		</details>
+		{#if empty.length > 0}
+			<p class="border-t border-hairline py-4 text-ink-soft">
+				Nothing was filled in under {empty.map(({ tracker }) => tracker.name).join(', ')}.
+			</p>
+		{/if}
+	{/if}
+</main>
