@@ -18,7 +18,7 @@ export class RecordsDesk {
 	/** What the server has not confirmed. */
 	private pending: readonly Change[] = [];
 	private readonly pendingKey: string;
-	private readonly channel: BroadcastChannel | undefined;
+	private channel: BroadcastChannel | undefined;
 
 	constructor(
 		private readonly monthId: string,
@@ -37,21 +37,20 @@ export class RecordsDesk {
 			},
 			() => undefined
 		);
-		this.channel =
-			typeof BroadcastChannel === 'undefined'
-				? undefined
-				: new BroadcastChannel(`horarium records ${monthId}`);
 	}
 
 	/** Listens to other windows and takes up what was not kept when this one was left; returns what ends it. */
 	open(): () => void {
+		this.channel = new BroadcastChannel(`horarium records ${this.monthId}`);
+		this.channel.onmessage = ({ data }: MessageEvent<unknown>) => {
+			if (isChanges(data)) for (const change of data) this.show(change);
+		};
 		const left = kept(this.pendingKey, isChanges);
 		if (left && left.length > 0) this.put(left);
-		if (this.channel)
-			this.channel.onmessage = ({ data }: MessageEvent<unknown>) => {
-				if (isChanges(data)) for (const change of data) this.show(change);
-			};
-		return () => this.channel?.close();
+		return () => {
+			this.channel?.close();
+			this.channel = undefined;
+		};
 	}
 
 	valueOf(wish: string, about: string): string {

@@ -1,0 +1,186 @@
+import { beforeEach, expect, test } from 'vitest';
+import type { Page } from 'playwright';
+import { onStage, saved } from './app';
+
+const stage = onStage('/months');
+let page: Page;
+
+/** Opens a screen of a recorded month of the demo. */
+async function open(month: string, screen: string): Promise<void> {
+	({ page } = stage());
+	await page
+		.getByRole('link', { name: new RegExp(`^${month}`) })
+		.first()
+		.click();
+	await page.waitForURL(/\/months\/[^/]+$/);
+	await page.goto(`${page.url()}/${screen}`, { waitUntil: 'networkidle' });
+}
+
+beforeEach(() => ({ page } = stage()));
+
+const field = (name: string) => page.getByRole('textbox', { name, exact: true });
+
+/** Counts every key that is pressed. */
+function counting(): {
+	press: (...keys: string[]) => Promise<void>;
+	type: (text: string) => Promise<void>;
+	count: () => number;
+} {
+	let count = 0;
+	const press = async (...keys: string[]) => {
+		for (const key of keys) {
+			count++;
+			await page.keyboard.press(key);
+		}
+	};
+	return { press, type: (text) => press(...text), count: () => count };
+}
+
+test('a month is copied by keyboard alone, and is there after a reload, as charts and as CSV', async () => {
+	await open('May 2027', 'keep?way=paper&of=habits');
+	const { press, type, count } = counting();
+	const rows = {
+		Concertina: 'xx.x-xx.x-xx.x-xx.x-xx.x-xx.x-x',
+		'Feed the dough': 'xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx',
+		'Walk on deck': 'x.x.x.x.x.x.x.x.x.x.x.x.x.x.x.x',
+		Stretch: '-------------------------------',
+		Water: 'xxxxxxxxxxxxxxxxxxxxxxxxxx.....',
+		'Lights out by 9': 'ooooxxxxooooxxxxooooxxxxooooxxx'
+	};
+	const [first = ''] = Object.keys(rows);
+	await page.getByLabel(first, { exact: true }).focus();
+	for (const signs of Object.values(rows)) {
+		await page.keyboard.press('Control+a');
+		await type(signs);
+		await press('Tab');
+	}
+	await saved(page);
+	await page.getByRole('button', { name: /^Weather inside/ }).click();
+	await field('Weather inside').focus();
+	await page.keyboard.press('Control+a');
+	await type('2222222222222222222222222222215');
+	await press('Tab');
+	await saved(page);
+	// Six habits and the moods of 31 days.
+	expect(count()).toBeLessThanOrEqual(230);
+	await page.getByRole('button', { name: /^Sleep/ }).click();
+	await page.getByLabel(/^A line each/).fill('23:30-7:10\n\n2230–600');
+	await page.getByLabel(/^A line each/).blur();
+	await saved(page);
+	await page.reload({ waitUntil: 'networkidle' });
+	expect(await page.getByLabel(/^A line each/).inputValue()).toBe('23:30-07:10\n\n22:30-06:00');
+
+	const month = page.url().replace(/\/keep.*/, '');
+	await page.goto(`${month}/look-back`, { waitUntil: 'networkidle' });
+	const habits = page.getByRole('region', { name: 'Habits' });
+	await habits.getByText('Walk on deck: 16 of 31, 52 %.').waitFor();
+	// Days that were not due are left out: 15 of 31 days were.
+	await habits.getByText('Lights out by 9: 15 of 15, 100 %.').waitFor();
+	await page
+		.getByRole('region', { name: 'Weather inside' })
+		.getByText('most were “fair” (29)')
+		.waitFor();
+	const chart = page.getByRole('region', { name: 'Sleep' }).getByRole('img');
+	await expect.poll(() => chart.locator('svg path').count()).toBeGreaterThan(5);
+	const { context } = stage();
+	const csv = await context.request.get(
+		`${month.replace('/months/', '/app/months/')}/records?wish=sleep`
+	);
+	expect(await csv.text()).toContain(',3,,,,,times,22:30-06:00\r\n');
+});
+
+test('the page is the form: arrows move, signs fill, undo takes back', async () => {
+	await open('April 2027', 'keep?way=page&page=98');
+	const current = page.locator('[data-field]');
+	await current.focus();
+	expect(await current.getAttribute('aria-label')).toBe('Concertina, Thu 1: x');
+	await page.keyboard.press('-');
+	// A sign goes on to the next day.
+	await expect.poll(() => current.getAttribute('aria-label')).toBe('Concertina, Fri 2: empty');
+	await page.keyboard.press('ArrowLeft');
+	await expect.poll(() => current.getAttribute('aria-label')).toBe('Concertina, Thu 1: -');
+	await page.keyboard.press('ArrowDown');
+	await expect.poll(() => current.getAttribute('aria-label')).toBe('Concertina, Thu 8: empty');
+	await page.keyboard.press('7');
+	await page.keyboard.press('ArrowLeft');
+	await expect.poll(() => current.getAttribute('aria-label')).toBe('Concertina, Thu 8: 7');
+	await page.keyboard.press('q');
+	await page.getByText('“q” is not x for done').waitFor();
+	await page.keyboard.press('Control+z');
+	await expect.poll(() => current.getAttribute('aria-label')).toBe('Concertina, Thu 8: empty');
+	await page.keyboard.press('Control+z');
+	await saved(page);
+	// Another window hears of it.
+	const other = await stage().context.newPage();
+	await other.goto(page.url(), { waitUntil: 'networkidle' });
+	await current.focus();
+	await page.keyboard.press('o');
+	await page.getByRole('button', { name: 'Concertina, Thu 8: o' }).waitFor();
+	await other.getByRole('button', { name: 'Concertina, Thu 8: o' }).waitFor();
+	// A touch fills a cell.
+	await page.getByRole('button', { name: 'Water, Mon 19: empty' }).click();
+	await page.getByRole('button', { name: 'Water, Mon 19: x' }).waitFor();
+});
+
+test('one day goes from the top to the end by Enter; what cannot be read is told and kept out', async () => {
+	await open('May 2027', 'keep?way=day&day=12');
+	await page.getByRole('heading', { name: 'Wed 12 May 2027' }).waitFor();
+	const habits = page.getByRole('region', { name: 'Habits' }).getByRole('textbox');
+	await habits.first().focus();
+	for (const sign of ['x', 'x', '-', '-', 'x', 'o']) {
+		await page.keyboard.type(sign);
+		await page.keyboard.press('Enter');
+	}
+	await field('Weather inside').fill('9');
+	await page.keyboard.press('Enter');
+	await page.getByText('“9” is not a state of the key, 1 to 5').waitFor();
+	await field('Sleep').fill('23:');
+	await field('Sleep').press('Enter');
+	await page.getByText('“23:” is no span of time').waitFor();
+	await field('Steps').fill('1e9');
+	await field('Steps').press('Enter');
+	await page.getByText('“1e9” is no number').waitFor();
+	await saved(page);
+	await page.reload({ waitUntil: 'networkidle' });
+	const values = await habits.evaluateAll((inputs) =>
+		inputs.map((input) => (input instanceof HTMLInputElement ? input.value : ''))
+	);
+	expect(values).toEqual(['x', 'x', '-', '-', 'x', 'o']);
+	expect(await field('Steps').inputValue()).toBe('');
+	await page.getByRole('button', { name: 'Day after →' }).click();
+	await page.getByRole('heading', { name: 'Thu 13 May 2027' }).waitFor();
+});
+
+test('what is filled in while nobody answers is not lost', async () => {
+	await open('May 2027', 'keep?way=day&day=20');
+	await page.route('**/records', (route) => route.abort());
+	await field('Steps').fill('8,250');
+	await field('Steps').press('Enter');
+	await page.getByRole('alert').filter({ hasText: 'does not answer' }).waitFor();
+	await page.unroute('**/records');
+	await page.reload({ waitUntil: 'networkidle' });
+	await saved(page);
+	expect(await field('Steps').inputValue()).toBe('8,250');
+});
+
+test('April and its year are told, each number as it was kept', async () => {
+	await open('April 2027', 'look-back');
+	await page.getByText('35 of 35 rows used; it ran out on the 22nd.').waitFor();
+	await page.getByRole('region', { name: 'Brain dump' }).getByText('stayed empty').waitFor();
+	await page.getByText('they are no diagnosis').waitFor();
+	// Worked out again from the records themselves.
+	const { context } = stage();
+	const month = page.url().replace(/\/look-back.*/, '');
+	const answer = await context.request.get(`${month.replace('/months/', '/app/months/')}/records`);
+	const entries = (await answer.json()) as { wish: string; holds: string; value: string }[];
+	const cents = entries
+		.filter(({ wish, holds }) => wish === 'spending' && holds === 'money')
+		.reduce((sum, { value }) => sum + Math.round(100 * Number(value)), 0);
+	await page.getByText(`${(cents / 100).toFixed(2)} in all`).waitFor();
+	const download = page.waitForEvent('download');
+	await page.getByRole('button', { name: 'Save 2027-04 Steps as PNG' }).click();
+	expect((await download).suggestedFilename()).toBe('2027-04 Steps.png');
+	await page.getByRole('radio', { name: 'the year 2027' }).click();
+	await page.getByRole('heading', { name: 'Habits by month' }).waitFor();
+	await page.getByText(/Feed the dough 100 %, 100 %/).waitFor();
+});
