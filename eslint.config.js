@@ -27,6 +27,7 @@ const order = [
 	'guide',
 	'making',
 	'records',
+	'next',
 	'render',
 	'formats'
 ];

@@ -18,7 +18,11 @@ const open = async (path: string) =>
 	page.goto(`${app.address}${path}`, { waitUntil: 'networkidle' });
 
 test('an odd notebook is measured, and its pages lie exactly on its dots', async () => {
-	await page.getByRole('link', { name: 'Change' }).click();
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'volume 3' })
+		.getByRole('link', { name: 'Change' })
+		.click();
 	await page.getByRole('link', { name: 'Measure it with a ruler' }).click();
 	await page.getByRole('heading', { name: /^Measure/ }).waitFor();
 	// Smaller counts first: every state in between is consistent and is kept.
@@ -81,7 +85,11 @@ test('an odd notebook is measured, and its pages lie exactly on its dots', async
 });
 
 test('the book says what is left of it, and its paper what it bears', async () => {
-	await page.getByRole('link', { name: 'Change' }).click();
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'volume 3' })
+		.getByRole('link', { name: 'Change' })
+		.click();
 	await page.getByRole('heading', { name: 'Pages of the book' }).waitFor();
 	await page.getByText(/more months? like these fits?/).waitFor();
 	await page.getByLabel('lines it has').fill('20');

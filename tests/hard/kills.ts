@@ -154,5 +154,5 @@ async function holdsDemoOnce(address: string): Promise<boolean> {
 	const page = await (await fetch(`${address}/notebooks`)).text();
 	const books = new Set(page.match(/\/notebooks\/[0-9a-f-]{36}/g));
 	const home = await fetch(address, { redirect: 'manual' });
-	return books.size === 1 && (home.headers.get('location') ?? '').startsWith('/months/');
+	return books.size === 2 && (home.headers.get('location') ?? '').startsWith('/months/');
 }

@@ -36,6 +36,8 @@ export interface PlannerWorker {
 	suggestOthers: (plan: Plan, build: string) => Promise<Suggestion[] | undefined>;
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	compare: (plan: Plan) => Promise<Summary>;
+	/** The run of another plan than the one at hand. */
+	runOf: (plan: Plan) => Promise<Run | undefined>;
 	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
 	/** The sittings in which what is not drawn yet is made, from `today` on. */
 	making: (
@@ -121,6 +123,7 @@ expose({
 		if (!run) throw new Error('the comparison was broken off');
 		return summaryOf(run);
 	},
+	runOf: (plan) => planned(plan, () => true),
 	remedies: async (plan, run, wish) => {
 		const own = newest;
 		const search = findRemedies(plan, run, wish, cache);

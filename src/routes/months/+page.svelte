@@ -3,6 +3,7 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
 	import { formatMonth, nextToPlan, parseMonth } from '$lib/core/month';
+	import { undated } from '$lib/core/next';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
 	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
@@ -27,8 +28,11 @@
 	async function plan() {
 		if (!data.latest) return goto('/welcome');
 		const { notebookId, weekStart, aim, titles } = data.latest;
-		// Pins are to the pages of the month before.
-		const wishes = data.latest.wishes.map((wish) => ({ ...wish, pin: undefined }));
+		const from = parseMonth(data.latest.month);
+		const wishes =
+			from && wanted
+				? data.latest.wishes.map((wish) => undated(wish, from, wanted, data.locale))
+				: data.latest.wishes;
 		const answer = await send('POST', '/app/months', {
 			notebookId,
 			month,

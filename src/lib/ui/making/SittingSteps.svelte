@@ -65,7 +65,9 @@
 					{#if day}
 						<button
 							class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
-							aria-label="Do {words} in the sitting {label === 'earlier' ? 'before' : 'after'}"
+							aria-label="{label}: do {words} in the sitting {label === 'earlier'
+								? 'before'
+								: 'after'}"
 							onclick={() => making.give(piece.left, day, Date.now())}>{label}</button
 						>
 					{/if}

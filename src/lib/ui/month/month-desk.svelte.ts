@@ -467,6 +467,11 @@ export class MonthDesk {
 		return this.planner?.compare(plan);
 	}
 
+	/** The run of another plan, such as that of the next month. */
+	runOf(plan: Plan): Promise<Run | undefined> | undefined {
+		return this.planner?.runOf(plan);
+	}
+
 	/** Changes that would give a wish without a place one; each was tried out. */
 	remedies(wish: string): Promise<Remedy[]> {
 		return this.planner?.remedies(this.plan, this.run, wish) ?? Promise.resolve([]);

@@ -75,6 +75,12 @@ export class Planner {
 	}
 
 	/** Seconds that another plan takes to draw. */
+	/** The run of another plan than the one at hand. */
+	runOf(plan: Plan): Promise<Run | undefined> {
+		return this.remote.runOf(plan);
+	}
+
+	/** Seconds that another plan takes to draw, and how many of its wishes find no place. */
 	timeFor(...asked: Parameters<PlannerWorker['timeFor']>): ReturnType<PlannerWorker['timeFor']> {
 		return this.remote.timeFor(...asked);
 	}

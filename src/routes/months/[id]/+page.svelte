@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { addMonths } from '$lib/core/month';
 	import { monthWords } from '$lib/ui/words';
 	import AddWish from '$lib/ui/month/AddWish.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
@@ -48,6 +49,9 @@
 			<div class="min-w-0 flex-1 basis-60"><PagesMeter {desk} /></div>
 			<a class="button" href="/months/{desk.id}/compare">Compare</a>
 			<a class="button" href="/months/{desk.id}/sheets">Print and save</a>
+			<a class="button" href="/months/{desk.id}/look-back?over=next"
+				>Plan {monthWords(addMonths(desk.plan.month, 1)).split(' ')[0]}</a
+			>
 		</div>
 		<div class="flex flex-col gap-5 print:hidden">
 			<Suggestions {desk} />

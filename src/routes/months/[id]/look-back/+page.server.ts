@@ -1,11 +1,19 @@
+import { addMonths, formatMonth, parseMonth } from '$lib/core/month';
 import type { KeptRecords } from '$lib/core/records';
+import { placedMonth } from '$lib/server/shelf';
 import type { PageServerLoad } from './$types';
 
-/** What was kept of the month, and of all months of its year. */
-export const load: PageServerLoad = async ({ locals, params }) => {
-	const { months, records } = locals.store;
+/** So many months before the one that is looked back on say what the next one should hold. */
+const monthsBefore = 2;
+
+/** What was kept of the month, of those before it and of all of its year, and the month that comes next. */
+export const load: PageServerLoad = async ({ locals, params, depends }) => {
+	depends('horarium:month');
+	const { store, person } = locals;
+	const { months, records } = store;
 	const all = (await months.all()).filter(({ deleted }) => !deleted);
-	const year = all.find(({ id }) => id === params.id)?.month.slice(0, 4) ?? '';
+	const own = all.find(({ id }) => id === params.id)?.month ?? '';
+	const year = own.slice(0, 4);
 	const ofYear = all.filter(({ month }) => month.startsWith(year));
 	const kept = await Promise.all(
 		ofYear.map(async ({ id }): Promise<KeptRecords[]> => {
@@ -17,5 +25,27 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			return [{ month, weekStart, wishes, entries, pages: drawn?.pages.length ?? 0 }];
 		})
 	);
-	return { entries: await records.ofMonth(params.id), year, months: kept.flat() };
+	const before = all
+		.filter(({ month }) => month < own)
+		.slice(-monthsBefore)
+		.reverse();
+	const lately = await Promise.all(
+		before.map(async ({ id }) => {
+			const placed = await placedMonth(store, id, person).catch(() => undefined);
+			if (!placed) return [];
+			const { plan, run } = placed;
+			return [{ plan, run, entries: await records.ofMonth(id) }];
+		})
+	);
+	const parsed = parseMonth(own);
+	const after = parsed && formatMonth(addMonths(parsed, 1));
+	const following = all.find(({ month }) => month === after);
+	const next = following && (await placedMonth(store, following.id, person).catch(() => undefined));
+	return {
+		entries: await records.ofMonth(params.id),
+		year,
+		months: kept.flat(),
+		lately: lately.flat(),
+		next: next && { record: next.record, plan: next.plan }
+	};
 };

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { onMount, untrack } from 'svelte';
+	import { page } from '$app/state';
 	import { monthShape, formatMonth } from '$lib/core/month';
 	import {
 		measuredIn,
@@ -13,6 +14,8 @@
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { followChoice } from '$lib/ui/records/colour-mode.svelte';
 	import { totalWords } from '$lib/ui/records/tally-words';
+	import NextMonth from '$lib/ui/records/NextMonth.svelte';
+	import Notices from '$lib/ui/shell/Notices.svelte';
 	import TallyView from '$lib/ui/records/TallyView.svelte';
 	import YearView from '$lib/ui/records/YearView.svelte';
 	import { monthWords } from '$lib/ui/words';
@@ -20,7 +23,9 @@
 	let { data } = $props();
 	const current = getMonthDesk();
 	const desk = $derived(current());
-	let over = $state<'month' | 'year'>('month');
+	let over = $state<'month' | 'year' | 'next'>(
+		untrack(() => (page.url.searchParams.get('over') === 'next' ? 'next' : 'month'))
+	);
 	let asked = $state(false);
 
 	onMount(followChoice);
@@ -54,8 +59,8 @@
 	);
 	const totals = $derived(
 		shown.flatMap(({ tracker, tally }) => {
-			const page = tracker.pages[0];
-			return totalWords(tracker.name, tally, desk.plan.locale).map((words) => ({ page, words }));
+			const [first] = tracker.pages;
+			return totalWords(tracker.name, tally, desk.plan.locale).map((words) => ({ first, words }));
 		})
 	);
 	const pairs = $derived.by(() => {
@@ -77,14 +82,17 @@
 
 <main id="main" class="mx-auto w-full max-w-6xl min-w-0 flex-1 px-5 py-4">
 	<div class="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3">
-		<h1 class="text-3xl">Look back on {over === 'month' ? title : data.year}</h1>
+		<h1 class="text-3xl">
+			{over === 'next' ? `After ${title}` : `Look back on ${over === 'month' ? title : data.year}`}
+		</h1>
 		<span class="print:hidden">
 			<Choice
 				label="Over"
 				value={over}
 				options={[
 					{ value: 'month', label: 'the month' },
-					{ value: 'year', label: `the year ${data.year}` }
+					{ value: 'year', label: `the year ${data.year}` },
+					{ value: 'next', label: 'what comes next' }
 				]}
 				onchange={(chosen) => (over = chosen)}
 			/>
@@ -98,7 +106,9 @@
 			a tracker that makes one anxious may be dropped.
 		</p>
 	{/if}
-	{#if over === 'year'}
+	{#if over === 'next'}
+		<NextMonth {desk} entries={data.entries} lately={data.lately} next={data.next} />
+	{:else if over === 'year'}
 		<YearView months={data.months} year={data.year} />
 	{:else if shown.length === 0}
 		<p class="max-w-lg py-8 text-lg">
@@ -119,8 +129,8 @@
 						.join(' and ')} in short:
 				</p>
 				<ul class="columns-2 gap-10">
-					{#each totals as { page, words } (words)}
-						<li><span class="inline-block w-10 font-serif text-rubric">{page}</span>{words}</li>
+					{#each totals as { first, words } (words)}
+						<li><span class="inline-block w-10 font-serif text-rubric">{first}</span>{words}</li>
 					{/each}
 				</ul>
 			</section>
@@ -159,3 +169,4 @@
 		{/if}
 	{/if}
 </main>
+<Notices />

@@ -34,7 +34,7 @@
 		)
 	);
 	let now = $state(0);
-	/** The sitting that is looked at; the one at hand unless another was chosen. */
+	/** The sitting that is looked at, the one at hand to begin with. */
 	let chosen = $state<number>();
 
 	onMount(() => {
@@ -51,7 +51,11 @@
 	/** As a text, because it is the same after most ticks. */
 	const moved = $derived(JSON.stringify(making.moved));
 	const plan = $derived(making.plan);
-	const at = $derived(plan ? (chosen ?? making.atHand(plan)) : 0);
+	const at = $derived(plan ? Math.min(chosen ?? 0, Math.max(0, plan.sittings.length - 1)) : 0);
+	// It stays the one that is looked at when it is done: what is finished is marked there.
+	$effect(() => {
+		if (plan && chosen === undefined) chosen = untrack(() => making.atHand(plan));
+	});
 	const sitting = $derived(plan?.sittings[at]);
 	const next = $derived(sitting && making.next(sitting));
 	const wet = $derived(plan ? wetNow(plan, making.done, making.settings.shelf, now) : []);

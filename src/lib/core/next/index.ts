@@ -1,0 +1,4 @@
+export * from './kept';
+export * from './proposals';
+export * from './rows';
+export * from './undated';

@@ -1,0 +1,57 @@
+import { kindById } from '../catalogue';
+import { monthName, type YearMonth } from '../month';
+import type { Wish } from '../wish';
+
+/**
+ * A wish as another month begins with it: nothing of what belongs to a date goes along. Events and dated goals stay behind, a
+ * pin is to a page of the month before, a word that names that month names the new one.
+ */
+export function undated(wish: Wish, from: YearMonth, to: YearMonth, locale: string): Wish {
+	const { events: _, goals: __, pin: ___, spot: ____, part: _____, ...kept } = wish;
+	const named = (words: string) => renamed(words, from, to, locale);
+	const title = kept.title === undefined ? undefined : named(kept.title);
+	const { weeks, members, parts, text } = kept;
+	return {
+		...kept,
+		...(title === undefined ? {} : { title: isUsual(wish, title) ? undefined : title }),
+		...(text === undefined ? {} : { text: named(text) }),
+		...(parts ? { parts: parts.map(named) } : {}),
+		// Which weeks come first, and how each is ruled, was said of that month's weeks.
+		...(weeks ? { weeks: { ...weeks, only: undefined, forms: undefined } } : {}),
+		...(members ? { members: members.map((member) => undated(member, from, to, locale)) } : {})
+	};
+}
+
+/** A title that says what the kind says by itself is left to it: a cover's is the month's name. */
+function isUsual({ kind }: Wish, title: string): boolean {
+	return kind === 'cover' && title === (kindById(kind)?.start.title ?? '');
+}
+
+const widths = ['long', 'short'] as const;
+
+/** Words with the name of one month, as a name and not as a word such as “may”, put in the place of the other's. */
+export function renamed(words: string, from: YearMonth, to: YearMonth, locale: string): string {
+	let found = words;
+	for (const width of widths)
+		for (const language of new Set([locale, 'en'])) {
+			const [old, now] = [from, to].map((month) =>
+				monthName(language, month, width).replace('.', '')
+			);
+			if (!old || !now) continue;
+			for (const letters of [capital, upper]) {
+				const [was, is] = [letters(old, language), letters(now, language)];
+				const alone = new RegExp(`(?<![\\p{L}\\p{M}])${escaped(was)}(?![\\p{L}\\p{M}])`, 'gu');
+				found = found.replace(alone, is);
+			}
+		}
+	return found;
+}
+
+const upper = (word: string, locale: string) => word.toLocaleUpperCase(locale);
+
+const capital = (word: string, locale: string) => {
+	const [first = '', ...rest] = [...word];
+	return first.toLocaleUpperCase(locale) + rest.join('');
+};
+
+const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
