@@ -35,7 +35,9 @@ async function picture(name, path, { dark = false, act } = {}) {
 const home = await fetch(address, { redirect: 'manual' });
 const month = home.headers.get('location') ?? '';
 const books = await (await fetch(`${address}/notebooks`)).text();
-const book = /\/notebooks\/[0-9a-f-]{36}/.exec(books)?.[0] ?? '';
+const book = books.match(/\/notebooks\/[0-9a-f-]{36}(?=[^]{0,400}volume 3)/g)?.at(-1) ?? '';
+const months = await (await fetch(`${address}/months`)).text();
+const april = /(\/months\/[0-9a-f-]{36})"[^>]*>\s*<span[^>]*>April 2027/.exec(months)?.[1] ?? '';
 
 /** @param {import('playwright').Page} page */
 const aimsKnown = (page) =>
@@ -89,6 +91,18 @@ await picture('make', `${month}/make`, {
 		await page.getByRole('timer').waitFor();
 	}
 });
+await picture('keep', `${april}/keep?way=page&page=98`, {
+	act: (page) => page.locator('[data-field]').focus()
+});
+await picture('look-back', `${april}/look-back`, {
+	act: (page) => page.locator('main svg').nth(2).waitFor()
+});
+await picture('next-month', `${april}/look-back?over=next`, {
+	act: async (page) => {
+		await page.getByText(/everything fits/).waitFor();
+		await page.getByText('…', { exact: true }).first().waitFor({ state: 'detached' });
+	}
+});
 await picture('notebook', book);
 await picture('measure', `${book}/measure`, {
 	act: (page) => page.getByLabel('length of 20 squares').focus()
@@ -97,8 +111,6 @@ await picture('hand', '/notebooks/hand');
 await picture('lettering', '/notebooks/lettering', {
 	act: (page) => page.getByLabel('Word', { exact: true }).fill('SEPTEMBER')
 });
-await picture('printer-check', '/notebooks/printer');
-await picture('months', '/months');
 
 await browser.close();
 rmSync(folder, { recursive: true, force: true });

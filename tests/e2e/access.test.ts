@@ -10,6 +10,8 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 	const month = page.url();
 	await page.goto(`${app.address}/notebooks`);
 	const book = await page.getByRole('link', { name: 'Change' }).first().getAttribute('href');
+	await page.goto(`${app.address}/months`);
+	const april = await page.getByRole('link', { name: /^April/ }).getAttribute('href');
 	const paths = [
 		month,
 		`${month}/kinds`,
@@ -18,6 +20,11 @@ test('every screen passes axe: light, dark, at 200 % zoom and on a tablet', asyn
 		`${month}/guide/64`,
 		`${month}/make`,
 		`${month}/sheets`,
+		`${month}/keep`,
+		`${month}/keep?way=day`,
+		`${app.address}${april}/keep?way=paper&of=habits`,
+		`${app.address}${april}/look-back`,
+		`${app.address}${april}/look-back?over=next`,
 		`${app.address}/notebooks`,
 		`${app.address}/notebooks/new`,
 		`${app.address}/notebooks/hand`,

@@ -121,7 +121,7 @@ async function newWindow(
 		...options
 	});
 	// Other tests run beside.
-	context.setDefaultTimeout(20_000);
+	context.setDefaultTimeout(90_000);
 	return context;
 }
 

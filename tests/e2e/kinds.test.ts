@@ -4,7 +4,7 @@ import { begin, idGiver, kinds } from '../../src/lib/core/catalogue';
 import demoMonth from '../../demo/month.json';
 import { onStage, saved } from './app';
 
-const stage = onStage();
+const stage = onStage('/', { wishes: 6 });
 let page: Page;
 beforeEach(() => {
 	({ page } = stage());

@@ -3,7 +3,7 @@ import type { Page } from 'playwright';
 import demoMonth from '../../demo/month.json';
 import { choose, onStage } from './app';
 
-const stage = onStage();
+const stage = onStage('/', { wishes: 2 });
 let page: Page;
 let month: string;
 beforeEach(async () => {

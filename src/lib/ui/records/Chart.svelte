@@ -84,7 +84,13 @@
 </script>
 
 <span bind:this={probe} hidden></span>
-<div bind:this={frame} role="img" aria-label={label} style:height="{height}px" class="w-full"></div>
+<div
+	bind:this={frame}
+	role="img"
+	aria-label={label}
+	style:height="{height}px"
+	class="w-full overflow-hidden"
+></div>
 <p class="flex gap-3 text-sm print:hidden">
 	{#each ['png', 'svg'] as const as type (type)}
 		<button

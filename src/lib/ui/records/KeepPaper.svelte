@@ -68,29 +68,35 @@
 	}
 </script>
 
-<section aria-label={tracker.name} class="max-w-3xl">
+<section aria-label={tracker.name} class="max-w-3xl min-w-0">
 	<h2 class="pb-1 text-2xl">{tracker.name}</h2>
 	{#if rows.length > 0}
 		<p class="pb-2 text-sm text-ink-soft">
 			A sign a day, from the 1st on: {rows[0]?.fields[0] ? howWords(rows[0].fields[0]) : ''}, .
 			nothing.
 		</p>
-		<p class="pl-44 font-mono text-lg tracking-[0.2em] text-rubric" aria-hidden="true">{ruler}</p>
-		{#each rows as row (row.item)}
-			{@const fault = faults[row.item ?? '']}
-			<label class="flex items-center gap-3 py-0.5">
-				<span class="w-40 truncate text-right">{row.item ?? tracker.name}</span>
-				<input
-					class="field flex-1 font-mono text-lg tracking-[0.2em]"
-					autocomplete="off"
-					spellcheck="false"
-					value={rowText(wish, row, records.known)}
-					aria-invalid={fault ? 'true' : undefined}
-					onchange={(event) => signs(row, event.currentTarget.value)}
-				/>
-			</label>
-			{#if fault}<p class="pl-44 text-sm text-caution" role="alert">{fault}</p>{/if}
-		{/each}
+		<div class="overflow-x-auto">
+			<div class="min-w-[42rem]">
+				<p class="pl-44 font-mono text-lg tracking-[0.2em] text-rubric" aria-hidden="true">
+					{ruler}
+				</p>
+				{#each rows as row (row.item)}
+					{@const fault = faults[row.item ?? '']}
+					<label class="flex items-center gap-3 py-0.5">
+						<span class="w-40 truncate text-right">{row.item ?? tracker.name}</span>
+						<input
+							class="field flex-1 font-mono text-lg tracking-[0.2em]"
+							autocomplete="off"
+							spellcheck="false"
+							value={rowText(wish, row, records.known)}
+							aria-invalid={fault ? 'true' : undefined}
+							onchange={(event) => signs(row, event.currentTarget.value)}
+						/>
+					</label>
+					{#if fault}<p class="pl-44 text-sm text-caution" role="alert">{fault}</p>{/if}
+				{/each}
+			</div>
+		</div>
 	{/if}
 	{#if sheet.rows.length > 0}
 		<label class="block pt-3" for="{id}-sheet">
@@ -122,6 +128,7 @@
 		<label class="flex items-center gap-2">
 			Take in a CSV file
 			<input
+				class="max-w-full"
 				type="file"
 				accept=".csv,text/csv"
 				onchange={(event) => took(event.currentTarget.files)}

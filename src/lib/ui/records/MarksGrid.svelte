@@ -22,7 +22,8 @@
 						: mark;
 </script>
 
-<div class="overflow-x-auto">
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<div class="relative overflow-x-auto" role="group" aria-label="Habits by day" tabindex="0">
 	<table class="border-collapse text-sm">
 		<thead>
 			<tr>

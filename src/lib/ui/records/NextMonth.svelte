@@ -313,7 +313,7 @@
 					own = value === 'evidence' ? others : { ...others, [tracker.wish.id]: value };
 				}}
 			/>
-			<span class="min-w-0 flex-1 basis-72 text-sm text-ink-soft"
+			<span class="min-w-0 flex-1 basis-56 text-sm text-ink-soft"
 				>{tallyWords(tally, desk.plan.locale)[0] ?? 'Nothing was kept.'}
 				{why ?? ''}</span
 			>

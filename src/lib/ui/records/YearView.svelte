@@ -38,23 +38,26 @@
 {#if kept}
 	<section aria-label="States of each day" class="border-t border-hairline py-4">
 		<h2 class="text-2xl">Each day of {year}</h2>
-		<table class="mt-2 border-collapse text-sm">
-			<tbody>
-				{#each tally.months as month, row (month)}
-					<tr>
-						<th scope="row" class="pr-3 text-right font-normal">{names[row]}</th>
-						{#each Array.from({ length: daysOf(month) }, (_, at) => at + 1) as day (day)}
-							{@const level = tally.levels.days.get(month)?.get(day)}
-							<td
-								class="size-6 border border-hairline text-center font-serif"
-								style:background={level === undefined ? undefined : `var(--tint-level-${level})`}
-								>{level ?? ''}</td
-							>
-						{/each}
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div class="relative overflow-x-auto" role="group" aria-label="States by day" tabindex="0">
+			<table class="mt-2 border-collapse text-sm">
+				<tbody>
+					{#each tally.months as month, row (month)}
+						<tr>
+							<th scope="row" class="pr-3 text-right font-normal">{names[row]}</th>
+							{#each Array.from({ length: daysOf(month) }, (_, at) => at + 1) as day (day)}
+								{@const level = tally.levels.days.get(month)?.get(day)}
+								<td
+									class="size-6 border border-hairline text-center font-serif"
+									style:background={level === undefined ? undefined : `var(--tint-level-${level})`}
+									>{level ?? ''}</td
+								>
+							{/each}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		<p class="text-sm text-ink-soft">
 			{tally.levels.names.map((name, at) => `${at + 1} ${name}`).join(', ')}
 		</p>

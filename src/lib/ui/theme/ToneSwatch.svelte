@@ -8,7 +8,7 @@
 </script>
 
 <span
-	class="inline-block size-[0.9em] border border-ink-soft align-baseline"
+	class="ml-[0.3em] inline-block size-[0.9em] border border-ink-soft align-baseline"
 	style="{themeStyle(theme) ?? ''}; background: var(--tint-{tone})"
 	aria-hidden="true"
 ></span>

@@ -155,7 +155,7 @@
 			}}
 		/>
 	{:else}
-		<div class="grid gap-6 pt-3 md:grid-cols-[14rem_1fr]">
+		<div class="grid gap-6 pt-3 md:grid-cols-[14rem_minmax(0,1fr)]">
 			<nav aria-label="What was kept">
 				{#each trackers as { wish, name, pages: on } (wish.id)}
 					<button
