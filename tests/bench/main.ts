@@ -2,6 +2,7 @@ import { benchCore, benchCuts } from './core';
 import { benchHard } from './hard';
 import { benchMaking } from './making';
 import { benchPlanner } from './planner';
+import { benchRecords } from './records';
 import { benchScreens } from './screens';
 
 /**
@@ -13,6 +14,7 @@ export async function main(): Promise<void> {
 	await benchCore();
 	await benchCuts();
 	await benchMaking();
+	await benchRecords();
 	await benchPlanner();
 	await benchScreens();
 }

@@ -185,6 +185,30 @@ test('April and its year are told, each number as it was kept', async () => {
 	await page.getByText(/Feed the dough 100 %, 100 %/).waitFor();
 });
 
+test('a month that is planned already is changed by what is ticked, and changed back', async () => {
+	await open('April 2027', 'look-back?over=next');
+	const { context, app } = stage();
+	const address = await page.getByRole('link', { name: 'Open May 2027' }).getAttribute('href');
+	const habits = async () => {
+		const record = await context.request.get(
+			`${app.address}${(address ?? '').replace('/months/', '/app/months/')}/plan.json`
+		);
+		const { wishes } = (await record.json()) as {
+			wishes: { id: string; items?: { name: string }[] }[];
+		};
+		return wishes.find(({ id }) => id === 'habits')?.items?.length;
+	};
+	const before = await habits();
+	// What May does not hold is offered, and not taken by itself.
+	const spending = page.getByRole('checkbox', { name: /^Spending: .* it is not in May 2027 yet$/ });
+	expect(await spending.isChecked()).toBe(false);
+	await page.getByRole('button', { name: 'Change May 2027 so' }).click();
+	await page.getByText('May 2027 has 3 changes now.').waitFor();
+	expect(await habits()).toBe((before ?? 0) - 2);
+	await page.getByRole('button', { name: 'Undo' }).last().click();
+	await expect.poll(habits).toBe(before);
+});
+
 test('from the end of April to a planned May: what ran out grows, what stayed empty halves', async () => {
 	const { context, app } = stage();
 	const months = await context.request.get(`${app.address}/months`);

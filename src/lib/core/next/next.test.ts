@@ -129,6 +129,10 @@ describe('what belongs to a date stays behind', () => {
 		expect(renamed('MAY DAYS', may, june, 'en')).toBe('JUNE DAYS');
 		expect(renamed('May, and what may come', may, june, 'en')).toBe('June, and what may come');
 		expect(renamed('Mai und Maibaum', may, june, 'de')).toBe('Juni und Maibaum');
+		const january = { year: 2027, month: 1 };
+		expect(renamed('1月の本, 11月', january, { year: 2027, month: 11 }, 'ja')).toBe(
+			'11月の本, 11月'
+		);
 		expect(undated({ id: 'c', kind: 'cover', title: 'MAY' }, may, june, 'en').title).toBe('JUNE');
 	});
 });

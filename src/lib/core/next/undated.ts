@@ -31,20 +31,25 @@ const widths = ['long', 'short'] as const;
 
 /** Words with the name of one month, as a name and not as a word such as “may”, put in the place of the other's. */
 export function renamed(words: string, from: YearMonth, to: YearMonth, locale: string): string {
-	let found = words;
+	const names = new Map<string, string>();
 	for (const width of widths)
-		for (const language of new Set([locale, 'en'])) {
-			const [old, now] = [from, to].map((month) =>
-				monthName(language, month, width).replace('.', '')
-			);
-			if (!old || !now) continue;
+		for (const language of new Set([locale, 'en']))
 			for (const letters of [capital, upper]) {
-				const [was, is] = [letters(old, language), letters(now, language)];
-				const alone = new RegExp(`(?<![\\p{L}\\p{M}])${escaped(was)}(?![\\p{L}\\p{M}])`, 'gu');
-				found = found.replace(alone, is);
+				const [was = '', is = ''] = [from, to].map((month) =>
+					letters(monthName(language, month, width).replace('.', ''), language)
+				);
+				if (was && !names.has(was)) names.set(was, is);
 			}
-		}
-	return found;
+	// All in one go, the longest first: what was put there is not looked at again.
+	const any = [...names.keys()].sort((a, b) => b.length - a.length).map(alone);
+	return words.replace(new RegExp(any.join('|'), 'gu'), (was) => names.get(was) ?? was);
+}
+
+/** A name that stands by itself; one that begins with its number, such as 1月, may be followed by letters. */
+function alone(name: string): string {
+	return /^\p{N}/u.test(name)
+		? `(?<!\\p{N})${escaped(name)}`
+		: `(?<![\\p{L}\\p{M}])${escaped(name)}(?![\\p{L}\\p{M}])`;
 }
 
 const upper = (word: string, locale: string) => word.toLocaleUpperCase(locale);
