@@ -1,4 +1,4 @@
-import { differenceCiede2000, wcagContrast } from 'culori';
+import { differenceCiede2000, wcagContrast } from 'culori/fn';
 import { colourAt, keyColours, lchOf, levels, paletteOf, paperColour } from './palette';
 import type { Colour, Role, Theme } from './theme';
 

@@ -1,6 +1,22 @@
-import { clampChroma, converter, formatHex, interpolate, wcagLuminance } from 'culori';
+import {
+	clampChroma,
+	converter,
+	formatHex,
+	interpolate,
+	modeLab65,
+	modeLrgb,
+	modeOklab,
+	modeOklch,
+	modeRgb,
+	modeXyz65,
+	useMode,
+	wcagLuminance
+} from 'culori/fn';
 import type { Level, Tone } from '../draw';
 import type { Colour, Theme } from './theme';
+
+// Only the colour spaces that are used: the library knows some thirty.
+for (const mode of [modeRgb, modeLrgb, modeXyz65, modeLab65, modeOklab, modeOklch]) useMode(mode);
 
 /** With which colour each thing on a page is drawn. */
 export interface Palette {
@@ -34,6 +50,15 @@ export const usualPalette: Palette = {
 /** The palette that follows from a theme: what is paler is mixed with the paper, keys go round the circle of hues. */
 export function paletteOf(theme: Theme | undefined): Palette {
 	if (!theme) return usualPalette;
+	const known = palettes.get(theme) ?? worked(theme);
+	palettes.set(theme, known);
+	return known;
+}
+
+/** Worked out once for each theme: every page of a month asks for it, at every keystroke. */
+const palettes = new WeakMap<Theme, Palette>();
+
+function worked(theme: Theme): Palette {
 	const { lines, lettering, rest, accent, key } = theme;
 	const [first, second, third, fourth, fifth, sixth] = keyColours(key);
 	return {

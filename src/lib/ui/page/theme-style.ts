@@ -6,6 +6,14 @@ const pair = (colour: Colour, use: 'ink' | 'tint') =>
 /** The colours of a month as styles of a picture; nothing where it has none of its own. */
 export function themeStyle(theme: Theme | undefined): string | undefined {
 	if (!theme) return undefined;
+	const known = styles.get(theme) ?? styleOf(theme);
+	styles.set(theme, known);
+	return known;
+}
+
+const styles = new WeakMap<Theme, string>();
+
+function styleOf(theme: Theme): string {
 	const { lines, lettering, tones } = paletteOf(theme);
 	const tints = Object.entries(tones).map(
 		([tone, colour]) => `--tint-${tone}: ${pair(colour, 'tint')}`

@@ -24,7 +24,7 @@
 
 	const theme = $derived(desk.month.theme);
 	const hue = $derived(chosenHue ?? hueOfMonth(desk.plan.month.month));
-	const faults = $derived(theme ? themeFaults(theme) : []);
+	const faults = $derived(open && theme ? themeFaults(theme) : []);
 	/** Looked for only while it is read: every mark of every page is looked at. */
 	const missing = $derived(open && theme ? missingColours(desk.plan, desk.run) : []);
 
@@ -47,81 +47,86 @@
 		{/if}
 		<span class="underline decoration-hairline underline-offset-4">Colours</span>
 	</summary>
-	<div class="flex flex-col gap-3 pt-3 pb-2">
-		<div role="group" aria-label="Begin at" class="flex flex-wrap gap-1">
-			{#each hues as { hue: begin, name } (name)}
-				<button
-					class="h-8 w-8 border-2 {hue === begin
-						? 'border-ink'
-						: 'border-hairline hover:border-ink'}"
-					style:background={colourAt(0.72, 0.12, begin)}
-					aria-label={name}
-					title={name}
-					aria-pressed={hue === begin}
-					onclick={() => (chosenHue = begin)}
-				></button>
-			{/each}
-		</div>
-		<ul class="flex flex-col gap-1" aria-label="Proposed colours">
-			{#each proposedThemes(hue) as proposed (proposed.name)}
-				<li>
-					<button class="button w-full justify-start" onclick={() => take(proposed.theme)}
-						><Swatches theme={proposed.theme} /> {proposed.name}</button
-					>
-				</li>
-			{/each}
-			{#if desk.themeBefore}
-				{@const before = desk.themeBefore}
-				<li>
-					<button class="button w-full justify-start" onclick={() => desk.change({ theme: before })}
-						><Swatches theme={before} /> as last month</button
-					>
-				</li>
-			{/if}
-		</ul>
-		{#if theme}
-			<TextField
-				label="Motif, in words"
-				value={theme.motif ?? ''}
-				placeholder="such as rope and lanterns"
-				onchange={(motif) => change({ motif: motif || undefined })}
-			/>
-			<fieldset class="flex flex-wrap gap-x-4 gap-y-1">
-				<legend class="text-sm text-ink-soft">One by one</legend>
-				{#each roles as role (role)}
-					<label class="flex items-center gap-2">
-						<input
-							type="color"
-							class="h-8 w-10 cursor-pointer border border-ink-soft bg-field p-0.5"
-							value={theme[role]}
-							oninput={({ currentTarget: { value } }) => change({ [role]: value })}
-						/>
-						{roleNames[role]}
-					</label>
+	{#if open}
+		<div class="flex flex-col gap-3 pt-3 pb-2">
+			<div role="group" aria-label="Begin at" class="flex flex-wrap gap-1">
+				{#each hues as { hue: begin, name } (name)}
+					<button
+						class="h-8 w-8 border-2 {hue === begin
+							? 'border-ink'
+							: 'border-hairline hover:border-ink'}"
+						style:background={colourAt(0.72, 0.12, begin)}
+						aria-label={name}
+						title={name}
+						aria-pressed={hue === begin}
+						onclick={() => (chosenHue = begin)}
+					></button>
 				{/each}
-			</fieldset>
-			{#if faults.length > 0}
-				<div class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
-					{#each faults as fault (fault)}<p>{fault}</p>{/each}
-					<button class="button mt-2" onclick={() => take(legible(theme))}>Make it legible</button>
-				</div>
+			</div>
+			<ul class="flex flex-col gap-1" aria-label="Proposed colours">
+				{#each proposedThemes(hue) as proposed (proposed.name)}
+					<li>
+						<button class="button w-full justify-start" onclick={() => take(proposed.theme)}
+							><Swatches theme={proposed.theme} /> {proposed.name}</button
+						>
+					</li>
+				{/each}
+				{#if desk.themeBefore}
+					{@const before = desk.themeBefore}
+					<li>
+						<button
+							class="button w-full justify-start"
+							onclick={() => desk.change({ theme: before })}
+							><Swatches theme={before} /> as last month</button
+						>
+					</li>
+				{/if}
+			</ul>
+			{#if theme}
+				<TextField
+					label="Motif, in words"
+					value={theme.motif ?? ''}
+					placeholder="such as rope and lanterns"
+					onchange={(motif) => change({ motif: motif || undefined })}
+				/>
+				<fieldset class="flex flex-wrap gap-x-4 gap-y-1">
+					<legend class="text-sm text-ink-soft">One by one</legend>
+					{#each roles as role (role)}
+						<label class="flex items-center gap-2">
+							<input
+								type="color"
+								class="h-8 w-10 cursor-pointer border border-ink-soft bg-field p-0.5"
+								value={theme[role]}
+								oninput={({ currentTarget: { value } }) => change({ [role]: value })}
+							/>
+							{roleNames[role]}
+						</label>
+					{/each}
+				</fieldset>
+				{#if faults.length > 0}
+					<div class="border-l-4 border-caution bg-caution-ground px-3 py-2" role="status">
+						{#each faults as fault (fault)}<p>{fault}</p>{/each}
+						<button class="button mt-2" onclick={() => take(legible(theme))}>Make it legible</button
+						>
+					</div>
+				{/if}
+				{#if missing.length > 0}
+					<div class="text-sm text-ink-soft">
+						<p>Colours hold a month together when each comes back on every page.</p>
+						<ul class="list-disc pl-5">
+							{#each missing as { role, pages } (role)}
+								<li>
+									{roleNames[role]}: {pages.length === desk.run.pages.length
+										? 'on no page'
+										: `not on ${pages.length > 1 ? 'pages' : 'page'} ${pageRanges(pages)}`}
+								</li>
+							{/each}
+						</ul>
+						<p>A strip along the edge or a dot beside the page number carries a colour there.</p>
+					</div>
+				{/if}
+				<p><button class="button" onclick={() => take(undefined)}>No colours of its own</button></p>
 			{/if}
-			{#if missing.length > 0}
-				<div class="text-sm text-ink-soft">
-					<p>Colours hold a month together when each comes back on every page.</p>
-					<ul class="list-disc pl-5">
-						{#each missing as { role, pages } (role)}
-							<li>
-								{roleNames[role]}: {pages.length === desk.run.pages.length
-									? 'on no page'
-									: `not on ${pages.length > 1 ? 'pages' : 'page'} ${pageRanges(pages)}`}
-							</li>
-						{/each}
-					</ul>
-					<p>A strip along the edge or a dot beside the page number carries a colour there.</p>
-				</div>
-			{/if}
-			<p><button class="button" onclick={() => take(undefined)}>No colours of its own</button></p>
-		{/if}
-	</div>
+		</div>
+	{/if}
 </details>
