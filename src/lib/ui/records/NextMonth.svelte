@@ -184,8 +184,10 @@
 		}
 		if (!next) return goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
 		const before = next;
+		// The month as it is now needs none of them any more.
+		const count = taken.length;
 		await invalidate('horarium:month');
-		toast(`${title} has ${taken.length === 1 ? 'one change' : `${taken.length} changes`} now.`, {
+		toast(`${title} has ${count === 1 ? 'one change' : `${count} changes`} now.`, {
 			action: {
 				label: 'Undo',
 				onClick: async () => {
