@@ -6,7 +6,7 @@ import { patternModel } from '../support/pattern-model';
 import { patternProblem } from '../support/problems';
 
 describe('full-size problems, as a choice among page patterns', () => {
-	test.each(chunks(often(100), 20))('seeds from %i on', (...chunk) => {
+	test.each(chunks(often(100, 20), 20))('seeds from %i on', (...chunk) => {
 		for (const seed of chunk) {
 			const problem = patternProblem(6 + (seed % 7), seed);
 			const { best, bound } = solved(problem);

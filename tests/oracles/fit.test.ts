@@ -6,7 +6,7 @@ import { faultsOf } from '../support/judge-solution';
 import { smallProblem } from '../support/problems';
 
 describe('small problems, square by square, as integer programs', () => {
-	test.each(chunks(often(200), 20))('seeds from %i on', (...chunk) => {
+	test.each(chunks(often(200, 40), 20))('seeds from %i on', (...chunk) => {
 		for (const seed of chunk) {
 			const problem = smallProblem(seed);
 			const { best, bound } = solved(problem);
