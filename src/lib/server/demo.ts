@@ -1,4 +1,4 @@
-import { changesSchema, checked, planSchema } from '$lib/core/formats';
+import { changesSchema, checked, keptMonth, planSchema } from '$lib/core/formats';
 import { subjectKey, type Holds } from '$lib/core/draw';
 import type { Change } from '$lib/core/records';
 import april from '../../../demo/april.json';
@@ -22,18 +22,11 @@ export async function loadDemo(store: Store): Promise<void> {
 		// Two programs may start on one file.
 		if ((await shelf.notebooks.all()).length > 0) return;
 		const books = new Map<string, string>();
-		for (const { notebook, month, weekStart, aim, theme, wishes, drawn } of documents) {
+		for (const document of documents) {
+			const { notebook, month } = document;
 			const notebookId = books.get(notebook.name) ?? (await shelf.notebooks.create(notebook)).id;
 			books.set(notebook.name, notebookId);
-			const { id } = await shelf.months.create({
-				notebookId,
-				month,
-				weekStart,
-				aim,
-				wishes,
-				...(theme ? { theme } : {}),
-				...(drawn ? { drawn } : {})
-			});
+			const { id } = await shelf.months.create({ ...keptMonth(document), notebookId });
 			const kept = Object.entries(records).find(([name]) => name === month)?.[1] ?? [];
 			await shelf.records.change(id, kept.flatMap(entriesIn));
 		}

@@ -14,9 +14,20 @@ export interface Subject {
 	readonly nth?: number;
 }
 
-/** What is written into a field. */
-export type Holds =
-	'mark' | 'level' | 'number' | 'times' | 'text' | 'money' | 'date' | 'tick' | 'full';
+/** What is written into fields. */
+export const holdings = [
+	'mark',
+	'level',
+	'number',
+	'times',
+	'text',
+	'money',
+	'date',
+	'tick',
+	'full'
+] as const;
+
+export type Holds = (typeof holdings)[number];
 
 /** A place on a page that is filled in during the month; it is not drawn. */
 export interface FieldMark extends Rect {

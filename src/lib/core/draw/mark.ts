@@ -26,8 +26,10 @@ export interface TextMark extends Rect {
 /** What a tint means: a rest day, room for a picture, every second line, a goal, its slack, a level. */
 export type Tone = 'rest' | 'art' | 'line' | 'bar' | 'slack' | Level;
 
-/** A mood or state of a key, by its place there. */
-export type Level = 'level-1' | 'level-2' | 'level-3' | 'level-4' | 'level-5' | 'level-6';
+/** The moods or states of a key, by their places there. */
+export const levels = ['level-1', 'level-2', 'level-3', 'level-4', 'level-5', 'level-6'] as const;
+
+export type Level = (typeof levels)[number];
 
 /** A lightly coloured area. */
 export interface TintMark extends Rect {

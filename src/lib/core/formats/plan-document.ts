@@ -1,6 +1,6 @@
 import * as yup from 'yup';
 import type { Cut } from '../cuts';
-import type { Aim, Drawn, Lay, Plan, Titles } from '../fit';
+import type { Aim, Drawn, KeptMonth, Lay, Plan, Titles } from '../fit';
 import { deepest, type Wish } from '../wish';
 import { defaultHand, type Hand } from '../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../month';
@@ -217,6 +217,12 @@ export function toPlan(document: PlanDocument): Plan {
 		...(document.earlierCuts ? { earlierCuts: document.earlierCuts } : {}),
 		...(document.earlierWeeks ? { earlierWeeks: document.earlierWeeks } : {})
 	};
+}
+
+/** What is kept of a document as a month, its notebook and its hand aside. */
+export function keptMonth(document: PlanDocument): KeptMonth {
+	const { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = document;
+	return { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts };
 }
 
 /** A plan as a document. */

@@ -1,18 +1,7 @@
-import { subjectOf, type Holds } from '../draw';
+import { holdings, subjectOf } from '../draw';
 import { readValue } from '../records';
 import { list, missing, oneOf, record, shown, words } from './rules';
 
-const holds: readonly Holds[] = [
-	'mark',
-	'level',
-	'number',
-	'times',
-	'text',
-	'money',
-	'date',
-	'tick',
-	'full'
-];
 /** More than anybody fills in at once. */
 const mostChanges = 20_000;
 
@@ -29,12 +18,12 @@ export const changesSchema = record({
 		record({
 			wish: words(100).required(missing),
 			about: about.defined(missing),
-			holds: oneOf(holds).required(missing),
+			holds: oneOf(holdings).required(missing),
 			value: words(2000).defined(missing)
 		})
 			.required(missing)
 			.test('value', function (change) {
-				const kind = holds.find((name) => name === change.holds);
+				const kind = holdings.find((name) => name === change.holds);
 				if (!kind || typeof change.value !== 'string') return true;
 				const read = readValue(kind, change.value, { locale: 'en' });
 				if (read.ok && read.value === change.value.trim()) return true;

@@ -1,11 +1,11 @@
 import {
 	field,
 	frame,
+	levels,
 	line,
 	text,
 	type FieldMark,
 	type Holds,
-	type Level,
 	type Mark,
 	type Subject
 } from '../draw';
@@ -14,14 +14,6 @@ import type { Dot, Rect, Size } from '../paper';
 import { choiceRule } from './rule';
 import type { Setting } from './form';
 
-const levelNames: readonly Level[] = [
-	'level-1',
-	'level-2',
-	'level-3',
-	'level-4',
-	'level-5',
-	'level-6'
-];
 const usual = ['bright', 'steady', 'tired', 'low', 'stormy'];
 /** Whether a key of colours stands below a form of days. */
 export const keyRule = choiceRule({
@@ -77,7 +69,7 @@ export function keyMarks({ names, columns, entry }: Key, at: Dot): Mark[] {
 	return names.flatMap((name, index): Mark[] => {
 		const x = at.x + (index % columns) * entry;
 		const y = at.y + Math.floor(index / columns) * (swatch + 1);
-		const tone = levelNames[index] ?? 'level-1';
+		const tone = levels[index] ?? 'level-1';
 		return [
 			{ kind: 'tint', tone, x, y, w: swatch, h: swatch },
 			...frame({ x, y, w: swatch, h: swatch }),

@@ -1,4 +1,5 @@
 export * from './kept';
+export * from './proposal';
 export * from './proposals';
 export * from './rows';
 export * from './undated';

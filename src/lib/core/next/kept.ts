@@ -4,7 +4,7 @@ import { monthShape } from '../month';
 import { entriesOf, tallyOf, trackersOf, type Entry } from '../records';
 import { pageOf } from '../paper';
 import { withChanged, withRule } from '../wish';
-import type { Kept, Proposal } from './proposals';
+import type { Kept, Proposal } from './proposal';
 
 /** Everything that was kept in a month that is over, added up, with how it was ruled. */
 export function keptIn(plan: Plan, run: Run, entries: readonly Entry[]): Kept[] {

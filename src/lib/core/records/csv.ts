@@ -1,20 +1,9 @@
 import Papa from 'papaparse';
-import { subjectKey, subjectOf, type Holds } from '../draw';
+import { holdings, subjectKey, subjectOf } from '../draw';
 import type { Entry } from './entry';
 import { readValue } from './read-value';
 
 const header = ['item', 'day', 'week', 'row', 'column', 'nth', 'holds', 'value'] as const;
-const kinds: readonly Holds[] = [
-	'mark',
-	'level',
-	'number',
-	'times',
-	'text',
-	'money',
-	'date',
-	'tick',
-	'full'
-];
 /** More lines than these no tracker has. */
 const mostLines = 20_000;
 
@@ -56,7 +45,7 @@ export function fromCsv(
 	lines.forEach((cells, at) => {
 		const line = at + 2;
 		const [item = '', day, week, row, column = '', nth, holds, value = ''] = cells;
-		const kind = kinds.find((name) => name === holds);
+		const kind = holdings.find((name) => name === holds);
 		const parts = [
 			...(item === '' ? [] : [`item=${encodeURIComponent(item)}`]),
 			...(day ? [`day=${day}`] : []),
@@ -67,7 +56,7 @@ export function fromCsv(
 		];
 		const about = subjectOf(parts.join('&'));
 		const plain = kind && readValue(kind, value, { locale: 'en' });
-		if (!kind) faults.push({ line, says: `“${holds ?? ''}” is none of ${kinds.join(', ')}` });
+		if (!kind) faults.push({ line, says: `“${holds ?? ''}” is none of ${holdings.join(', ')}` });
 		else if (!about) faults.push({ line, says: 'it does not say what it is about' });
 		else if (!plain?.ok) faults.push({ line, says: plain?.says ?? 'it has no value' });
 		else if (plain.value !== '')

@@ -27,13 +27,14 @@ export function signRows({ fields }: Tracker): SignRow[] {
 	}));
 }
 
+/** A value as one sign: a count of more than nine has none of its own. */
+const signOf = (value: string) => (value === '' ? '.' : value.length > 1 ? '9' : value);
+
 /** What stands in a row as one text, a sign a day: “xx.x-x”; nothing behind the last one. */
 export function rowText(wish: string, { fields }: SignRow, known: Known): string {
-	const signs = fields.map(({ about }) => {
-		const value = known.get(entryKey({ wish, about: subjectKey(about) }))?.value ?? '';
-		// A count of more than nine has no sign of its own.
-		return value === '' ? '.' : value.length > 1 ? '9' : value;
-	});
+	const signs = fields.map(({ about }) =>
+		signOf(known.get(entryKey({ wish, about: subjectKey(about) }))?.value ?? '')
+	);
 	return signs.join('').replace(/\.+$/, '');
 }
 
@@ -43,27 +44,23 @@ export function readRow(
 	{ fields }: SignRow,
 	text: string,
 	known: Known,
-	locale: string
+	reading: Reading
 ): { readonly changes: readonly Change[]; readonly fault: string | undefined } {
 	const signs = [...text.trim()];
-	const faults: string[] = [];
-	if (signs.length > fields.length)
-		faults.push(
-			`${signs.length} signs for ${fields.length} days: ${signs.length - fields.length} too many`
-		);
-	const changes = fields.flatMap((field, at): Change[] => {
-		const sign = signs[at];
-		const read = readValue(field.holds, sign === '.' ? '' : (sign ?? ''), {
-			locale,
-			levels: field.levels?.length ?? 6
-		});
-		if (!read.ok) {
-			faults.push(`day ${field.about.day}: ${read.says}`);
-			return [];
-		}
-		return changeOf(wish, field, read.value, known);
-	});
-	return faults.length > 0 ? { changes: [], fault: faults[0] } : { changes, fault: undefined };
+	const over = signs.length - fields.length;
+	if (over > 0)
+		return {
+			changes: [],
+			fault: `${signs.length} signs for ${fields.length} days: ${over} too many`
+		};
+	const changes: Change[] = [];
+	for (const [at, field] of fields.entries()) {
+		const sign = signs[at] ?? '.';
+		const typed = typedInto(wish, field, sign, known, reading, signOf);
+		if (!typed.ok) return { changes: [], fault: `day ${field.about.day}: ${typed.says}` };
+		changes.push(...typed.changes);
+	}
+	return { changes, fault: undefined };
 }
 
 /** Fields side by side, as a sheet of a spreadsheet has them. */
@@ -104,6 +101,10 @@ export function sheetOf(tracker: Tracker): Sheet {
 	return { columns, rows: [...rows].map(([name, cells]) => ({ name, cells })) };
 }
 
+/** A value in a cell of a sheet: line ends and tabs part cells there, and are shown as spaces. */
+const cellText = ({ holds }: FieldMark, value: string, locale: string) =>
+	valueText(holds, value, locale).replace(/\s+/g, ' ');
+
 /** What stands in a sheet as lines with tabs between the columns; nothing behind the last one. */
 export function sheetText(wish: string, { rows }: Sheet, known: Known, locale: string): string {
 	return rows
@@ -112,7 +113,7 @@ export function sheetText(wish: string, { rows }: Sheet, known: Known, locale: s
 				.map((field) => {
 					const about = field && subjectKey(field.about);
 					const entry = about === undefined ? undefined : known.get(entryKey({ wish, about }));
-					return field && entry ? valueText(field.holds, entry.value, locale) : '';
+					return field && entry ? cellText(field, entry.value, locale) : '';
 				})
 				.join('\t')
 				.replace(/\t+$/, '')
@@ -127,7 +128,7 @@ export function readSheet(
 	{ rows }: Sheet,
 	text: string,
 	known: Known,
-	{ locale, days }: { readonly locale: string; readonly days: number }
+	reading: Reading
 ): { readonly changes: readonly Change[]; readonly faults: readonly LineFault[] } {
 	const lines = text.replace(/(\r\n|\r|\n)+$/, '').split(/\r\n|\r|\n/);
 	const faults: LineFault[] = [];
@@ -145,22 +146,46 @@ export function readSheet(
 			});
 		return cells.flatMap((field, column): Change[] => {
 			if (!field) return [];
-			const read = readValue(field.holds, parts[column] ?? '', {
-				locale,
-				levels: field.levels?.length ?? 6,
-				days
-			});
-			if (read.ok) return changeOf(wish, field, read.value, known);
-			faults.push({ line: at + 1, says: read.says });
+			const shown = (value: string) => cellText(field, value, reading.locale);
+			const typed = typedInto(wish, field, parts[column] ?? '', known, reading, shown);
+			if (typed.ok) return [...typed.changes];
+			faults.push({ line: at + 1, says: typed.says });
 			return [];
 		});
 	});
 	return { changes, faults };
 }
 
-/** The change that sets a field to a value; none where it has it already. */
-export function changeOf(wish: string, field: FieldMark, value: string, known: Known): Change[] {
+/** How texts are read: in a person's language, in a month of so many days. */
+export interface Reading {
+	readonly locale: string;
+	readonly days: number;
+}
+
+/** Changes that a typed text makes, or why it cannot be read. */
+export type Typed =
+	| { readonly ok: true; readonly changes: readonly Change[] }
+	| { readonly ok: false; readonly says: string };
+
+/**
+ * What a text typed into a field changes: nothing where it is what was shown there, which may be shorter than what is kept,
+ * as a rounded number is.
+ */
+export function typedInto(
+	wish: string,
+	field: FieldMark,
+	text: string,
+	known: Known,
+	{ locale, days }: Reading,
+	shown = (value: string) => valueText(field.holds, value, locale)
+): Typed {
 	const about = subjectKey(field.about);
 	const before = known.get(entryKey({ wish, about }))?.value ?? '';
-	return before === value ? [] : [{ wish, about, holds: field.holds, value }];
+	if (text.trim() === shown(before).trim()) return { ok: true, changes: [] };
+	const levels = field.levels?.length ?? 6;
+	const read = readValue(field.holds, text, { locale, levels, days });
+	if (!read.ok) return read;
+	const { value } = read;
+	const same = value === before;
+	return { ok: true, changes: same ? [] : [{ wish, about, holds: field.holds, value }] };
 }

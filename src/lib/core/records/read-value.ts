@@ -30,6 +30,7 @@ export function readValue(
 		case 'tick':
 			return readTick(text);
 		case 'level':
+			if (text === '.') return good('');
 			return whole(text, 1, levels, `a state of the key, 1 to ${levels}`);
 		case 'date':
 			return whole(text, 1, days, `a day of the month, 1 to ${days}`);

@@ -150,7 +150,7 @@ describe('copying from paper', () => {
 	const from = (text: string, entries: readonly Entry[] = []) => {
 		const [row] = signRows(tracker(habits));
 		if (!row) throw new Error('habits are copied as signs');
-		return { row, ...readRow('h', row, text, known(entries), 'en') };
+		return { row, ...readRow('h', row, text, known(entries), { locale: 'en', days: 31 }) };
 	};
 
 	test('a row of signs is read, and comes back as it was typed', () => {
@@ -175,6 +175,28 @@ describe('copying from paper', () => {
 			changes: [],
 			fault: '32 signs for 31 days: 1 too many'
 		});
+	});
+
+	test('typing what is shown changes nothing, also where more is kept than is shown', () => {
+		const reading = { locale: 'de', days: 31 };
+		const [row] = signRows(tracker(habits));
+		if (!row) throw new Error('habits are copied as signs');
+		const often = [entry('h', { item: 'Walk', day: 2 }, 'mark', '12')];
+		expect(rowText('h', row, known(often))).toBe('.9');
+		const { changes } = readRow('h', row, 'x9', known(often), reading);
+		expect(changes.map(({ about }) => about)).toEqual(['item=Walk&day=1']);
+		const sheet = sheetOf(tracker(spending));
+		const long = [
+			entry('s', { row: 1, column: 'Item' }, 'text', 'Reeds\nand\ttape'),
+			entry('s', { row: 2, column: 'Cost ¤' }, 'money', '1234.50')
+		];
+		const shown = sheetText('s', sheet, known(long), 'de');
+		expect(shown).toBe('\tReeds and tape\n\t\t1.234,50');
+		expect(readSheet('s', sheet, shown, known(long), reading)).toEqual({ changes: [], faults: [] });
+		const steps = tracker({ id: 'p', kind: 'steps' });
+		const exact = [entry('p', { day: 1 }, 'number', '1.23456')];
+		const text = sheetText('p', sheetOf(steps), known(exact), 'de');
+		expect(readSheet('p', sheetOf(steps), text, known(exact), reading).changes).toEqual([]);
 	});
 
 	test('lines of a spreadsheet are read into rows, and come back', () => {

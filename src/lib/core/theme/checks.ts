@@ -1,5 +1,6 @@
 import { differenceCiede2000, wcagContrast } from 'culori/fn';
-import { colourAt, keyColours, lchOf, levels, paletteOf, paperColour } from './palette';
+import { levels } from '../draw';
+import { colourAt, keyColours, lchOf, paletteOf, paperColour } from './palette';
 import type { Colour, Role, Theme } from './theme';
 
 /** Least contrast of writing with what it stands on (WCAG 2.2, 1.4.3, here a measure of legibility on paper). */

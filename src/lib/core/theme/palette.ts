@@ -12,7 +12,7 @@ import {
 	useMode,
 	wcagLuminance
 } from 'culori/fn';
-import type { Level, Tone } from '../draw';
+import type { Tone } from '../draw';
 import type { Colour, Theme } from './theme';
 
 // Only the colour spaces that are used: the library knows some thirty.
@@ -126,13 +126,3 @@ export function atNight(colour: Colour, use: 'ink' | 'tint'): Colour {
 function paler(colour: Colour): Colour {
 	return formatHex(interpolate([colour, paperColour], 'oklab')(0.6));
 }
-
-/** The levels of a key in order. */
-export const levels: readonly Level[] = [
-	'level-1',
-	'level-2',
-	'level-3',
-	'level-4',
-	'level-5',
-	'level-6'
-];

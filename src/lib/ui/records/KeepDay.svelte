@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { subjectKey, type FieldMark } from '$lib/core/draw';
 	import { monthShape } from '$lib/core/month';
-	import { changeOf, readValue, valueText, type Tracker } from '$lib/core/records';
+	import { typedInto, valueText, type Tracker } from '$lib/core/records';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { dateWords, howWords } from './field-words';
 	import type { RecordsDesk } from './records-desk.svelte';
@@ -30,14 +30,13 @@
 
 	function typed(wish: string, field: FieldMark, text: string) {
 		const key = `${wish} ${subjectKey(field.about)}`;
-		const read = readValue(field.holds, text, {
+		const read = typedInto(wish, field, text, records.known, {
 			locale: desk.plan.locale,
-			levels: field.levels?.length ?? 6,
 			days: shape.days
 		});
 		const others = Object.fromEntries(Object.entries(faults).filter(([name]) => name !== key));
 		faults = read.ok ? others : { ...others, [key]: read.says };
-		if (read.ok) records.change(changeOf(wish, field, read.value, records.known));
+		if (read.ok) records.change(read.changes);
 	}
 
 	function pressed(event: KeyboardEvent) {

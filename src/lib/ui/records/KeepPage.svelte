@@ -3,7 +3,7 @@
 	import { subjectKey } from '$lib/core/draw';
 	import { pageFields, themeOn } from '$lib/core/fit';
 	import { monthShape } from '$lib/core/month';
-	import { changeOf, readValue, valueText } from '$lib/core/records';
+	import { typedInto, valueText } from '$lib/core/records';
 	import { marginMm, type Spread } from '$lib/core/paper';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { nameOf } from '../month/block-name';
@@ -73,14 +73,13 @@
 	/** Keeps what was typed; false where it cannot be read. */
 	function commit(text: string): boolean {
 		if (!here) return false;
-		const read = readValue(here.field.holds, text, {
+		const read = typedInto(here.wish, here.field, text, records.known, {
 			locale: desk.plan.locale,
-			levels: here.field.levels?.length ?? 6,
 			days: shape.days
 		});
 		fault = read.ok ? undefined : read.says;
 		if (!read.ok) return false;
-		records.change(changeOf(here.wish, here.field, read.value, records.known));
+		records.change(read.changes);
 		typed = undefined;
 		return true;
 	}

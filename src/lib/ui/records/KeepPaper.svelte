@@ -27,6 +27,7 @@
 
 	const wish = $derived(tracker.wish.id);
 	const shape = $derived(monthShape(desk.plan.month, desk.plan.weekStart));
+	const reading = $derived({ locale: desk.plan.locale, days: shape.days });
 	const rows = $derived(signRows(tracker));
 	const sheet = $derived(sheetOf(tracker));
 	const ruler = $derived(
@@ -41,7 +42,7 @@
 	let file = $state.raw<string>();
 
 	function signs(row: SignRow, text: string) {
-		const { changes, fault } = readRow(wish, row, text, records.known, desk.plan.locale);
+		const { changes, fault } = readRow(wish, row, text, records.known, reading);
 		const name = row.item ?? '';
 		const others = Object.fromEntries(Object.entries(faults).filter(([item]) => item !== name));
 		faults = fault ? { ...others, [name]: fault } : others;
@@ -49,10 +50,7 @@
 	}
 
 	function typedSheet(text: string) {
-		const { changes, faults: found } = readSheet(wish, sheet, text, records.known, {
-			locale: desk.plan.locale,
-			days: shape.days
-		});
+		const { changes, faults: found } = readSheet(wish, sheet, text, records.known, reading);
 		lines = found;
 		unread = found.length > 0 ? text : undefined;
 		if (found.length === 0) records.change(changes);

@@ -3,26 +3,15 @@
 	import { toast } from 'svelte-sonner';
 	import type { Plan, Run } from '$lib/core/fit';
 	import { addMonths, formatMonth } from '$lib/core/month';
-	import {
-		carried,
-		keptIn,
-		review,
-		undated,
-		verdicts,
-		type Proposal,
-		type Verdict
-	} from '$lib/core/next';
+	import { carried, keptIn, review, undated, type Proposal, type Verdict } from '$lib/core/next';
 	import { freeAfter } from '$lib/core/paper';
 	import type { Entry } from '$lib/core/records';
 	import { allWishes, type Wish } from '$lib/core/wish';
-	import Check from '../fields/Check.svelte';
-	import Select from '../fields/Select.svelte';
 	import type { MonthDesk } from '../month/month-desk.svelte';
-	import SpreadPicture from '../page/SpreadPicture.svelte';
-	import { spreadOf } from '$lib/core/paper';
 	import { send, textOf, troubleOf } from '../send';
 	import { monthWords } from '../words';
-	import { tallyWords } from './tally-words';
+	import LineByLine from './LineByLine.svelte';
+	import ProposalRow from './ProposalRow.svelte';
 
 	interface Month {
 		readonly plan: Plan;
@@ -53,9 +42,10 @@
 	/** Proposals that are taken although they are not by themselves, and the other way round. */
 	let turned = $state.raw<readonly string[]>([]);
 	let trouble = $state<string>();
-	let shown = $state<string>();
 	let runs = $state.raw<Readonly<Record<string, Run>>>({});
-	/** What the next month comes to without any change. */
+	/** What the next month comes to with all that is ticked. */
+	let allRun = $state.raw<Run>();
+	/** What it comes to without any change. */
 	let baseRun = $state.raw<Run>();
 
 	/** How large things are in the next month as it stands. */
@@ -127,42 +117,27 @@
 		});
 		return () => (gone = true);
 	});
+	/** What each of them alone comes to, one after the other; those that are ticked change nothing of it. */
 	$effect(() => {
 		if (!baseRun) return;
-		const asked = { base, all: wishes, each: apply };
+		const asked = { base, each: apply };
 		let gone = false;
 		void (async () => {
-			const known: Record<string, Run> = {};
-			const add = async (name: string, wanted: readonly Wish[]) => {
-				const run = gone ? undefined : await planned(wanted);
-				if (run && !gone) {
-					known[name] = run;
-					runs = { ...known };
-				}
-			};
-			await add('all', asked.all);
-			for (const { id, change } of asked.each) await add(id, change(asked.base));
+			for (const { id, change } of asked.each) {
+				const run = gone ? undefined : await planned(change(asked.base));
+				if (run && !gone) runs = { ...runs, [id]: run };
+			}
 		})();
 		return () => (gone = true);
 	});
-
-	function pagesWords(run: Run | undefined): string {
-		const before = baseRun;
-		if (!run || !before) return '…';
-		const by = run.pagesUsed - before.pagesUsed;
-		const lost = run.unplaced.length - before.unplaced.length;
-		if (lost > 0) return 'finds no place';
-		if (by === 0) return 'no page more';
-		return by > 0
-			? `${by} ${by === 1 ? 'page' : 'pages'} more`
-			: `saves ${-by} ${by === -1 ? 'page' : 'pages'}`;
-	}
-
-	/** The spread on which a wish's block stands in a run. */
-	function spreadWith(run: Run | undefined, wish: string) {
-		const page = run?.blocks.find((block) => block.wish === wish)?.pieces[0].page;
-		return page === undefined ? undefined : spreadOf(page);
-	}
+	$effect(() => {
+		if (!baseRun) return;
+		let gone = false;
+		void planned(wishes).then((run) => {
+			if (run && !gone) allRun = run;
+		});
+		return () => (gone = true);
+	});
 
 	async function plant() {
 		trouble = undefined;
@@ -193,7 +168,8 @@
 				onClick: async () => {
 					const revision = before.record.revision + 1;
 					const back = { ...contentOf(before, before.record.wishes), revision };
-					await send('PUT', `/app/months/${before.record.id}`, back);
+					const undone = await send('PUT', `/app/months/${before.record.id}`, back);
+					if (undone.kind !== 'ok') trouble = troubleOf(undone);
 					await invalidate('horarium:month');
 				}
 			}
@@ -204,17 +180,6 @@
 		const { id: _, deleted: __, ...content } = { deleted: false, ...record };
 		return { ...content, wishes: changed };
 	}
-
-	const words: Record<Verdict, string> = {
-		keep: 'keep',
-		smaller: 'smaller',
-		larger: 'larger',
-		rest: 'let it rest'
-	};
-	const options = [
-		{ value: 'evidence' as const, label: 'as the records say' },
-		...verdicts.map((value) => ({ value, label: words[value] }))
-	];
 </script>
 
 <section aria-label="What {title} should hold" class="py-2">
@@ -228,52 +193,16 @@
 	{/if}
 	<ul class="flex flex-col">
 		{#each apply as proposal (proposal.id)}
-			<li class="border-t border-hairline py-2">
-				<div class="flex flex-wrap items-baseline gap-x-4">
-					<span class="font-serif text-xl">
-						<Check
-							label={proposal.what}
-							checked={isTaken(proposal)}
-							onchange={() =>
-								(turned = turned.includes(proposal.id)
-									? turned.filter((id) => id !== proposal.id)
-									: [...turned, proposal.id])}
-						/>
-					</span>
-					<span class="ml-auto text-sm whitespace-nowrap text-ink-soft"
-						>{pagesWords(runs[proposal.id])}</span
-					>
-				</div>
-				<p class="pl-7 text-ink-soft">{proposal.why}</p>
-				<p class="pl-7 text-sm">
-					<button
-						class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
-						aria-expanded={shown === proposal.id}
-						onclick={() => (shown = shown === proposal.id ? undefined : proposal.id)}
-						>Before and after</button
-					>
-				</p>
-				{#if shown === proposal.id}
-					<div class="grid gap-6 py-2 pl-7 md:grid-cols-2">
-						{#each [{ name: 'Before', run: baseRun, of: base }, { name: 'After', run: runs[proposal.id], of: proposal.change(base) }] as { name, run, of } (name)}
-							{@const spread = spreadWith(run, proposal.wish)}
-							<figure>
-								<figcaption class="text-sm text-ink-soft">{name}</figcaption>
-								{#if run && spread}
-									<SpreadPicture
-										plan={{ ...plan, wishes: of }}
-										{run}
-										{spread}
-										label="{name}: pages {spread.left} and {spread.right}"
-									/>
-								{:else}
-									<p class="py-2">{run ? 'It is not there.' : 'It is being drawn …'}</p>
-								{/if}
-							</figure>
-						{/each}
-					</div>
-				{/if}
-			</li>
+			<ProposalRow
+				{proposal}
+				taken={isTaken(proposal)}
+				onturn={() =>
+					(turned = turned.includes(proposal.id)
+						? turned.filter((id) => id !== proposal.id)
+						: [...turned, proposal.id])}
+				before={{ plan: { ...plan, wishes: base }, run: baseRun }}
+				after={{ plan: { ...plan, wishes: proposal.change(base) }, run: runs[proposal.id] }}
+			/>
 		{/each}
 	</ul>
 	<p class="flex flex-wrap items-center gap-4 border-t border-hairline py-4">
@@ -284,11 +213,11 @@
 		>
 		{#if next}<a class="button" href="/months/{next.record.id}">Open {title}</a>{/if}
 		<span role="status" class="text-ink-soft">
-			{#if runs.all}
-				{runs.all.pagesUsed} pages{baseRun && baseRun.pagesUsed !== runs.all.pagesUsed
+			{#if allRun}
+				{allRun.pagesUsed} pages{baseRun && baseRun.pagesUsed !== allRun.pagesUsed
 					? ` instead of ${baseRun.pagesUsed}`
-					: ''}{runs.all.unplaced.length > 0
-					? `; ${runs.all.unplaced.length} of its wishes find no place`
+					: ''}{allRun.unplaced.length > 0
+					? `; ${allRun.unplaced.length} of its wishes find no place`
 					: '; everything fits'}.
 			{:else}
 				Pages are being counted …
@@ -296,29 +225,14 @@
 		</span>
 	</p>
 	{#if trouble}<p role="alert" class="bg-caution-ground px-3 py-2">{trouble}</p>{/if}
-	<h2 class="pt-4 pb-1 text-xl">Line by line</h2>
-	<p class="pb-2 text-sm text-ink-soft">
-		What you say goes before what the records say; letting something rest is as good as keeping it.
-	</p>
-	{#each last as { tracker, tally } (tracker.wish.id)}
-		{@const why = found.unchanged.find(({ wish }) => wish === tracker.wish.id)?.why}
-		<div class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-hairline py-1.5">
-			<Select
-				label={tracker.name}
-				beside
-				value={own[tracker.wish.id] ?? 'evidence'}
-				{options}
-				onchange={(value) => {
-					const others = Object.fromEntries(
-						Object.entries(own).filter(([id]) => id !== tracker.wish.id)
-					);
-					own = value === 'evidence' ? others : { ...others, [tracker.wish.id]: value };
-				}}
-			/>
-			<span class="min-w-0 flex-1 basis-56 text-sm text-ink-soft"
-				>{tallyWords(tally, desk.plan.locale)[0] ?? 'Nothing was kept.'}
-				{why ?? ''}</span
-			>
-		</div>
-	{/each}
+	<LineByLine
+		kept={last}
+		unchanged={found.unchanged}
+		locale={desk.plan.locale}
+		verdicts={own}
+		onverdict={(wish, verdict) => {
+			const others = Object.entries(own).filter(([id]) => id !== wish);
+			own = Object.fromEntries(verdict ? [...others, [wish, verdict]] : others);
+		}}
+	/>
 </section>

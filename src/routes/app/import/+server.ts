@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { readChecked } from '$lib/server/app-request';
 import { monthFault } from '$lib/server/month-fault';
-import { mostImportBytes } from '$lib/core/formats';
+import { keptMonth, mostImportBytes } from '$lib/core/formats';
 import type { RequestHandler } from './$types';
 
 /** Takes a plan document: its notebook where it goes into none that is kept, its hand if wanted, and its month. */
@@ -9,9 +9,8 @@ export const POST: RequestHandler = async (event) => {
 	const read = await readChecked(event, 'import', mostImportBytes);
 	if (!read.ok) return read.refusal;
 	const { document, notebookId, withHand } = read.value;
-	const { notebook, hand, ...rest } = document;
-	const { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = rest;
-	const content = { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts };
+	const { notebook, hand } = document;
+	const content = keptMonth(document);
 	const { store } = event.locals;
 	const kept = notebookId ? (await store.notebooks.find(notebookId))?.notebook : notebook;
 	const refusal = monthFault(kept, content);

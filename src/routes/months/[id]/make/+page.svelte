@@ -3,11 +3,8 @@
 	import { invalidate } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
 	import { pageOf } from '$lib/core/paper';
-	import { formById } from '$lib/core/forms';
 	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
 	import { NotebookKeeper } from '$lib/ui/keeping/notebook-keeper.svelte';
-	import type { SimplerWay } from '$lib/core/making';
-	import { nameOf } from '$lib/ui/month/block-name';
 	import { layOut } from '$lib/core/making';
 	import AtHand from '$lib/ui/making/AtHand.svelte';
 	import { clockWords, minuteWords, restFor, wetNow } from '$lib/ui/making/drying';
@@ -15,6 +12,7 @@
 	import MakingFields from '$lib/ui/making/MakingFields.svelte';
 	import SittingSteps from '$lib/ui/making/SittingSteps.svelte';
 	import Notices from '$lib/ui/shell/Notices.svelte';
+	import { wayWords } from '$lib/ui/making/way-words';
 	import WakeLock from '$lib/ui/making/WakeLock.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
@@ -77,13 +75,6 @@
 			month: 'long',
 			timeZone: 'UTC'
 		});
-
-	function wayWords(way: SimplerWay): string {
-		if (way.kind === 'titles')
-			return way.titles === 'written' ? 'Write all titles' : 'Leave all titles out';
-		const wish = desk.wishes.find(({ id }) => id === way.wish);
-		return `${wish ? nameOf(wish) : way.wish} as ${formById(way.form)?.name.toLowerCase() ?? way.form}`;
-	}
 
 	function show(index: number) {
 		if (plan) chosen = Math.min(plan.sittings.length - 1, Math.max(0, index));
@@ -266,12 +257,12 @@
 					</li>
 				{/each}
 			</ol>
-			{#each making.savings as saving (wayWords(saving.way))}
+			{#each making.savings as saving (wayWords(saving.way, desk.wishes))}
 				<p class="pb-2">
 					<button
 						class="button h-auto text-left whitespace-normal"
 						onclick={() => making.simplify(saving)}
-						>{wayWords(saving.way)}: saves {minuteWords(saving.saved)}</button
+						>{wayWords(saving.way, desk.wishes)}: saves {minuteWords(saving.saved)}</button
 					>
 				</p>
 			{/each}

@@ -14,7 +14,7 @@
 	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
-	import ToneSwatch from '$lib/ui/theme/ToneSwatch.svelte';
+	import StepColour from '$lib/ui/theme/StepColour.svelte';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 
@@ -96,6 +96,7 @@
 		else return;
 		event.preventDefault();
 	}
+	const theme = $derived(open && themeOn(desk.plan, desk.run, open.page));
 	/** Totals of the month are gathered on this page. */
 	const gathers = $derived(
 		open !== undefined &&
@@ -111,13 +112,6 @@
 	></svelte:head
 >
 <svelte:window onkeydown={pressed} />
-
-{#snippet colourOf(index: number)}
-	{@const step = steps[index]}
-	{#if step?.kind === 'tint' && open && step.tone !== 'art'}
-		<ToneSwatch tone={step.tone} theme={themeOn(desk.plan, desk.run, open.page)} />
-	{/if}
-{/snippet}
 
 <main
 	id="main"
@@ -185,7 +179,7 @@
 					Step {at + 1} of {steps.length}, {done.count} done
 				</p>
 				<p class="py-3 font-serif text-3xl leading-snug" aria-current="step" aria-live="polite">
-					{sentences[at]}{@render colourOf(at)}
+					{sentences[at]}<StepColour step={steps[at]} {theme} />
 				</p>
 				{#if here && here.steps.at(-1) === at}
 					<p class="border-l-4 border-hairline py-1 pl-3 text-ink-soft italic">{here.pass.then}</p>
@@ -241,7 +235,7 @@
 											>{index + 1}</span
 										>
 										<span class={done.has(index) ? 'text-ink-soft' : ''}
-											>{sentences[index]}{@render colourOf(index)}</span
+											>{sentences[index]}<StepColour step={steps[index]} {theme} /></span
 										>
 									</button>
 								</li>

@@ -1,0 +1,48 @@
+<script lang="ts">
+	import { verdicts as all, type Kept, type Review, type Verdict } from '$lib/core/next';
+	import Select from '../fields/Select.svelte';
+	import { tallyWords } from './tally-words';
+
+	interface Props {
+		kept: readonly Kept[];
+		unchanged: Review['unchanged'];
+		locale: string;
+		/** What the person says, by wish. */
+		verdicts: Readonly<Record<string, Verdict>>;
+		onverdict: (wish: string, verdict: Verdict | undefined) => void;
+	}
+	/** One line for each thing kept: what was used of it, and what the person says. */
+	let { kept, unchanged, locale, verdicts, onverdict }: Props = $props();
+
+	const words: Record<Verdict, string> = {
+		keep: 'keep',
+		smaller: 'smaller',
+		larger: 'larger',
+		rest: 'let it rest'
+	};
+	const options = [
+		{ value: 'evidence' as const, label: 'as the records say' },
+		...all.map((value) => ({ value, label: words[value] }))
+	];
+</script>
+
+<h2 class="pt-4 pb-1 text-xl">Line by line</h2>
+<p class="pb-2 text-sm text-ink-soft">
+	What you say goes before what the records say; letting something rest is as good as keeping it.
+</p>
+{#each kept as { tracker, tally } (tracker.wish.id)}
+	{@const why = unchanged.find(({ wish }) => wish === tracker.wish.id)?.why}
+	<div class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-hairline py-1.5">
+		<Select
+			label={tracker.name}
+			beside
+			value={verdicts[tracker.wish.id] ?? 'evidence'}
+			{options}
+			onchange={(value) => onverdict(tracker.wish.id, value === 'evidence' ? undefined : value)}
+		/>
+		<span class="min-w-0 flex-1 basis-56 text-sm text-ink-soft"
+			>{tallyWords(tally, locale)[0] ?? 'Nothing was kept.'}
+			{why ?? ''}</span
+		>
+	</div>
+{/each}
