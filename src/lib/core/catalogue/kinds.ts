@@ -258,12 +258,7 @@ export const kinds: readonly Kind[] = [
 			title: 'Cash',
 			members: [
 				{ kind: 'spending', rules: { table: { entries: 20 } } },
-				{
-					kind: 'spending',
-					title: 'Income',
-					columns: columns(['From', 6], ['Sum ¤', 4]),
-					rules: { table: { entries: 6 } }
-				},
+				{ kind: 'income' },
 				{ kind: 'shopping-list', title: 'To buy' },
 				{ kind: 'wish-list', title: 'Can wait' }
 			]
@@ -438,6 +433,11 @@ export const kinds: readonly Kind[] = [
 		{ title: 'Spending', columns: columns(['Item', 6], ['Cost ¤', 3], ['For', 3]) },
 		{ expects: 'a line a day' }
 	),
+	kind('log', 'income', 'Income', 'What came in, and from where.', ['table'], {
+		title: 'Income',
+		columns: columns(['From', 6], ['Sum ¤', 4]),
+		rules: { table: { entries: 6 } }
+	}),
 	kind(
 		'log',
 		'shopping-list',

@@ -46,7 +46,7 @@ export function compose(
 		...fixed.map((held): Seated => ({ ...held, discomfort: 0 })),
 		...placed.flatMap((own) => {
 			const whole = alone(own.place.page) && alone(own.place.page + 1);
-			return overSpread(planned, whole ? grownOver(plan, planned, own) : own);
+			return overSpread(planned, placed, whole ? grownOver(plan, planned, own) : own);
 		}),
 		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
 	];
@@ -140,12 +140,44 @@ function grownOver(plan: Plan, { sheets, fixed }: PlannedProblem, own: Placed): 
 }
 
 /** What lies over the fold, against it on both pages. */
-function overSpread({ sheets }: PlannedProblem, { part, choice, cost, place }: Placed): Seated[] {
+function overSpread(
+	planned: PlannedProblem,
+	placed: readonly Placed[],
+	{ part, choice, cost, place }: Placed
+): Seated[] {
+	const { sheets } = planned;
 	const pages = [sheets[place.page], sheets[place.page + 1]];
 	const [left, right] = pages.map((sheet) => (sheet && part.wish.part ? forWeeks(sheet) : sheet));
 	const { room } = choice;
 	if (place.span !== 'spread' || room.span !== 'spread' || !left || !right) return [];
-	return [{ choice, room, pieces: overFold(left, right, room, left.origin.y), discomfort: cost }];
+	const y = left.origin.y + lowered(planned, placed, place.page);
+	return [{ choice, room, pieces: overFold(left, right, room, y), discomfort: cost }];
+}
+
+/**
+ * Rows by which what lies over a spread stands lower: under the cover's word, where the cover has to share its page with it
+ * and nothing else does.
+ */
+function lowered(
+	{ sheets, fixed, air }: PlannedProblem,
+	placed: readonly Placed[],
+	left: number
+): number {
+	const pages = [left, left + 1];
+	const [only, ...others] = placed.flatMap(({ part, place }) =>
+		place.span === 'page' && pages.includes(place.page) ? [{ kind: part.wish.kind, place }] : []
+	);
+	if (only?.kind !== 'cover' || others.length > 0) return 0;
+	const rows = withoutAir(only.place.rect, air).h + 1;
+	const there = pages.every((page) => {
+		const sheet = sheets[page];
+		if (!sheet || obstaclesOn(sheet, fixed).length > 0) return false;
+		// The other page may have fewer rows.
+		return placed.every(({ choice, place }) =>
+			bandOn(choice, place, page, sheet.size).every(({ h }) => rows + h <= sheet.size.h)
+		);
+	});
+	return there ? rows : 0;
 }
 
 /** Blocks of one page, arranged around what is fixed there and what a spread takes of it. */
@@ -170,7 +202,11 @@ function onPage(
 		const pieces: Pieces = [{ page: number, rect: { ...sheet.under, ...pageSize(choice.room) } }];
 		return [{ choice, room: choice.room, pieces, discomfort: cost }];
 	}
-	const bands = placed.flatMap(({ choice, place }) => bandOn(choice, place, page, sheet.size));
+	const bands = placed.flatMap(({ choice, place }) => {
+		if (place.span !== 'spread') return [];
+		const y = lowered(planned, placed, place.page);
+		return bandOn(choice, place, page, sheet.size).map((band) => ({ ...band, y }));
+	});
 	const taken = [...obstaclesOn(sheet, planned.fixed), ...bands];
 	const rects = arrange(
 		sheet.size,

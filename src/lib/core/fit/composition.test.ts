@@ -174,3 +174,42 @@ describe('ordinary months', () => {
 		expect(heights[0]).toBeGreaterThan(6);
 	});
 });
+
+test('a cover that shares its page with the calendar over the fold stands above it, whole squares apart', () => {
+	const plan = planWith(
+		[
+			{ id: 'cover', kind: 'cover' },
+			{ id: 'calendar', kind: 'month-calendar', span: 'spread' }
+		],
+		{
+			month: { year: 2027, month: 2 },
+			aim: 'fewest-pages',
+			notebook: {
+				name: 'Pocket',
+				pageMm: { width: 90, height: 140 },
+				pitchMm: 5,
+				columns: 17,
+				rows: 26,
+				gutter: 2,
+				freePages: [{ first: 10, last: 70 }]
+			}
+		}
+	);
+	const run = planRun(plan);
+	const piecesOf = (id: string) => run.blocks.find(({ wish }) => wish === id)?.pieces ?? [];
+	const [cover] = piecesOf('cover');
+	const calendar = piecesOf('calendar');
+	expect(run.pagesUsed).toBe(2);
+	expect(calendar).toHaveLength(2);
+	expect(cover?.rect.y).toBe(0);
+	for (const { rect } of calendar) {
+		expect(rect.y).toBe((cover?.rect.h ?? 0) + 1);
+		expect(rect.y + rect.h).toBeLessThanOrEqual(26);
+	}
+	// Where the other page has too few rows for that, nothing is lowered over its edge.
+	const shorter = { number: 11, columns: 17, rows: (calendar[1]?.rect.h ?? 0) + 2 };
+	const { blocks } = planRun({ ...plan, notebook: { ...plan.notebook, pages: [shorter] } });
+	for (const { pieces } of blocks)
+		for (const { page, rect } of pieces)
+			expect(rect.y + rect.h).toBeLessThanOrEqual(page === 11 ? shorter.rows : 26);
+});

@@ -1,5 +1,6 @@
 import { mergeMarks, move, type FieldMark, type Mark } from '../draw';
 import { formById } from '../forms';
+import type { Rect } from '../paper';
 import type { Theme } from '../theme';
 import { settingOf } from './choices';
 import type { Block, Plan, Run } from './plan';
@@ -66,6 +67,45 @@ export function themeOn(plan: Plan, run: Run, page: number): Theme | undefined {
 
 /** Marks of a whole page, ruled strokes merged across blocks, and the dates on its tab. */
 export function pageMarks(plan: Plan, run: Run, page: number): Mark[] {
-	const ofBlocks = blocksOn(run, page).flatMap((block) => pieceMarks(plan, block, page));
+	return marksOf(blocksOn(run, page), plan, run, page);
+}
+
+/** Marks of a page that a hand draws: all but those of what is printed and pasted in. */
+export function handMarks(plan: Plan, run: Run, page: number): Mark[] {
+	const drawn = blocksOn(run, page).filter((block) => !isPasted(run, block));
+	return marksOf(drawn, plan, run, page);
+}
+
+function marksOf(blocks: readonly Block[], plan: Plan, run: Run, page: number): Mark[] {
+	const ofBlocks = blocks.flatMap((block) => pieceMarks(plan, block, page));
 	return mergeMarks([...ofBlocks, ...tabDates(plan, run, page)]);
+}
+
+/** Something printed that is pasted onto a page, and where. */
+export interface Pasted {
+	readonly block: Block;
+	readonly rect: Rect;
+}
+
+/** What is pasted onto a page; a member comes with what it lives in. */
+export function pastedOn(run: Run, page: number): Pasted[] {
+	return blocksOn(run, page)
+		.filter((block) => block.as.pasted && !withHost(run, block))
+		.flatMap((block) =>
+			block.pieces.flatMap((piece) => (piece.page === page ? [{ block, rect: piece.rect }] : []))
+		);
+}
+
+function isPasted(run: Run, block: Block): boolean {
+	return (block.as.pasted ?? false) || withHost(run, block);
+}
+
+/** Whether what a member lives in is pasted, on the page where the member stands. */
+function withHost(run: Run, { host, pieces: [{ page }] }: Block): boolean {
+	return (
+		host !== undefined &&
+		blocksOn(run, page).some(
+			(other) => other.wish === host.wish && ((other.as.pasted ?? false) || withHost(run, other))
+		)
+	);
 }

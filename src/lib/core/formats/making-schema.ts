@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { backs, inkKinds, rules } from '../making';
+import { backs, inkKinds, rules, usualTools } from '../making';
 import { flag, list, measure, missing, oneOf, record, whole, words } from './rules';
 
 const seconds = whole(0, 86_400);
@@ -30,6 +30,10 @@ export const makingSchema = record({
 		letter: ink.required(missing),
 		write: ink.required(missing)
 	}).required(missing),
+	tools: record({
+		rulerCm: whole(5, 100).required(missing),
+		compass: flag().required(missing)
+	}).default(usualTools),
 	pace: record({
 		cut: ratio,
 		pencil: ratio,
@@ -38,6 +42,7 @@ export const makingSchema = record({
 		letter: ratio,
 		write: ratio,
 		picture: ratio,
+		paste: ratio,
 		erase: ratio,
 		look: ratio
 	}).default({}),

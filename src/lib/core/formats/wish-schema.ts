@@ -1,6 +1,6 @@
 import { kinds } from '../catalogue';
 import { columnHolds, forms, type Rule } from '../forms';
-import { flag, list, missing, number, oneOf, record, whole, words } from './rules';
+import { flag, list, measure, missing, number, oneOf, record, whole, words } from './rules';
 
 const size = () =>
 	record({ w: whole(1, 300).required(missing), h: whole(1, 300).required(missing) });
@@ -20,14 +20,17 @@ const item = record({
 		'threshold'
 	]),
 	goal: whole(1, 1000),
-	upTo: whole(1, 1000)
+	upTo: whole(1, 1000),
+	begins: whole(1, 31),
+	ends: whole(1, 31)
 }).required(missing);
 
 const goal = record({
 	name: words(200).min(1, missing).required(missing),
 	from: whole(1, 31).required(missing),
 	to: whole(1, 31).required(missing),
-	slack: whole(0, 31)
+	slack: whole(0, 31),
+	hours: measure(0, 500, 'hours')
 }).required(missing);
 
 const event = record({
@@ -99,6 +102,7 @@ const own = {
 	title: words(200),
 	text: words(20_000),
 	unit: words(20),
+	limit: whole(1, 10_000_000),
 	note: words(1000),
 	items: list(item, 0, 200),
 	columns: list(
@@ -114,8 +118,10 @@ const own = {
 	parts: list(words(100).min(1, missing).required(missing), 0, 30),
 	levels: list(words(60).min(1, missing).required(missing), 0, 6),
 	goals: list(goal, 0, 100),
+	goalHours: list(measure(0, 24, 'hours').required(missing), 7, 7),
 	events: list(event, 0, 2000),
 	rules: rulesSchema.optional(),
+	pasted: flag(),
 	size: size()
 };
 

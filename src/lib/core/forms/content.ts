@@ -23,6 +23,8 @@ export interface Goal {
 	readonly from: number;
 	readonly to: number;
 	readonly slack?: number;
+	/** What it takes. */
+	readonly hours?: number;
 }
 
 /** Something that happens on a day of the month. */
@@ -46,6 +48,15 @@ export interface Item {
 	readonly goal?: number;
 	/** The most it is meant to be done: “3 to 4 a week” is a goal of 3, up to 4. */
 	readonly upTo?: number;
+	/** The day of the month on which it was begun, where that is not the first. */
+	readonly begins?: number;
+	/** The last day on which it was kept up, where that is not the month's last. */
+	readonly ends?: number;
+}
+
+/** Whether an item is kept up on a day of the month. */
+export function isKeptOn({ begins = 1, ends = 31 }: Item, day: number): boolean {
+	return begins <= day && day <= ends;
 }
 
 /** What people write themselves. It is shared by all forms that a wish may take, and survives a change of form. */
@@ -55,6 +66,8 @@ export interface Content {
 	readonly text?: string;
 	/** What a scale counts, such as kg. */
 	readonly unit?: string;
+	/** Of a table with sums: no more than this is meant to be spent in the month. */
+	readonly limit?: number;
 	/** What counts as done, written below a tracker. */
 	readonly note?: string;
 	readonly items?: readonly Item[];
@@ -64,6 +77,8 @@ export interface Content {
 	/** Names of the moods or states of a key. */
 	readonly levels?: readonly string[];
 	readonly goals?: readonly Goal[];
+	/** Hours that one has for goals on each weekday, Sunday first. */
+	readonly goalHours?: readonly number[];
 	readonly events?: readonly PlannedEvent[];
 }
 

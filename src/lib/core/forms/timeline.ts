@@ -1,7 +1,7 @@
 import { daysRun, titleStyle } from './common-rules';
-import { grid, line, move, text, type Mark } from '../draw';
+import { field, grid, line, move, text, whichOf, type Mark } from '../draw';
 import { textWidth } from '../hand';
-import type { Dot } from '../paper';
+import type { Dot, Rect } from '../paper';
 import { pageSize, ranked, type Form, type Layout, type Room, type Setting } from './form';
 import { dayColumn, dayLabelWidth, dayRow, daysFrom } from './day-labels';
 import { daysAcross, daysAcrossRoom, daysAcrossSums } from './days-across';
@@ -125,9 +125,11 @@ function acrossDays(setting: Setting, room: Room, chart: Chart): Layout[] {
 				`at most ${load} under way on one day`
 			],
 			marks: () => [
-				[...titleMarks(setting, label + left.length, false), ...labelled(chart, left, top)].map(
-					(mark) => move(mark, { x: indent, y: 0 })
-				),
+				[
+					...titleMarks(setting, label + left.length, false),
+					...labelled(chart, left, top),
+					...reachedFields(chart, top)
+				].map((mark) => move(mark, { x: indent, y: 0 })),
 				...(right ? [bars(chart, right, { x: 0, y: top })] : [])
 			]
 		}
@@ -156,6 +158,7 @@ function inHalves(setting: Setting, room: Room & { span: 'page' }, chart: Chart)
 				[
 					...titleMarks(setting, size.w, false),
 					...labelled(chart, daysFrom(1, half), top),
+					...reachedFields(chart, top),
 					...labelled(chart, daysFrom(half + 1, days), top + one + gap)
 				]
 			]
@@ -190,6 +193,9 @@ function downDays(setting: Setting, room: Room & { span: 'page' }, chart: Chart)
 							...text(name, { x: dayLabelWidth + index, y: top, w: 1, h: label }, 'hand', 'start'),
 							turned: true
 						})),
+						...goals.map((_, index) =>
+							reachedField(chart, index, { x: dayLabelWidth + index, y: top, w: 1, h: label })
+						),
 						...dayColumn(setting, daysFrom(1, days), { x: 0, y }),
 						...lying.flatMap((mark) => stoodUp(mark, { x: dayLabelWidth - header, y }))
 					]
@@ -222,6 +228,17 @@ function labelled(chart: Chart, days: readonly number[], y: number): Mark[] {
 		),
 		...bars(chart, days, { x: label, y })
 	];
+}
+
+/** Whether a goal was reached is ticked beside its name. */
+function reachedField({ goals }: Chart, at: number, rect: Rect): Mark {
+	const names = goals.map(({ name }) => name);
+	return field(rect, { item: names[at], ...whichOf(names, at) }, 'tick');
+}
+
+function reachedFields(chart: Chart, y: number): Mark[] {
+	const { goals, label: w, tall: h } = chart;
+	return goals.map((_, row) => reachedField(chart, row, { x: 0, y: y + header + row * h, w, h }));
 }
 
 function bars(

@@ -1,5 +1,14 @@
 import { cutOrder, frontOf, frontsOf, leafLines } from '../cuts';
-import { cutsOf, pageMarks, usableSquares, type Plan, type Run } from '../fit';
+import {
+	cutsOf,
+	handMarks,
+	kindOf,
+	pastedOn,
+	titleOf,
+	usableSquares,
+	type Plan,
+	type Run
+} from '../fit';
 import { marginMm, pageOf, type Dot, type Size } from '../paper';
 import { checkList } from './check-list';
 import { countingGuide } from './guide';
@@ -24,6 +33,8 @@ export interface PageGuide {
 	/** Corner dots to count from: the page's, or those of what the cuts leave of it. */
 	readonly corners: readonly Dot[];
 	readonly steps: readonly Step[];
+	/** What is printed and pasted in, once the ink is dry. */
+	readonly pastes: readonly string[];
 	readonly checks: readonly string[];
 }
 
@@ -38,17 +49,38 @@ export function pageGuide(plan: Plan, run: Run, page: number): PageGuide {
 	const corners = parts.flatMap(cornersOf);
 	const { pitchMm } = plan.notebook;
 	const { writes } = plan.hand;
-	const steps = countingGuide(size, pageMarks(plan, run, page), corners, writes).map(
+	const steps = countingGuide(size, handMarks(plan, run, page), corners, writes).map(
 		(step): Step =>
 			step.kind === 'compass' ? { ...step, mm: (step.end.at.x - step.begin.at.x) * pitchMm } : step
 	);
 	const cut = cutOrder(plan.notebook, cutsOf(plan))
 		.filter(({ front }) => front === frontOf(page))
 		.map(({ text, back }) => (page === frontOf(page) || back === '' ? text : back));
+	const pastes = pastesOn(plan, run, page);
 	const checks = checkList(plan, run, page);
 	const cutsBetween = hasWindow(plan, page);
 	const cuts = cutsBetween ? aroundWindow(page, cut) : cut;
-	return { page, size, cuts, cutsBetween, cutTicks: cutTicks(plan, page), corners, steps, checks };
+	return {
+		page,
+		size,
+		cuts,
+		cutsBetween,
+		cutTicks: cutTicks(plan, page),
+		corners,
+		steps,
+		pastes,
+		checks
+	};
+}
+
+function pastesOn(plan: Plan, run: Run, page: number): string[] {
+	const { pitchMm } = plan.notebook;
+	const mm = (squares: number) => Math.round(squares * pitchMm * 10) / 10;
+	return pastedOn(run, page).map(({ block, rect: { x, y, w, h } }) => {
+		const title = titleOf(plan, block);
+		const name = title ? `“${title}”` : kindOf(block.as).name.toLowerCase();
+		return `Print page ${page} at true scale, cut out ${name} along its edge, ${w} × ${h} squares (${mm(w)} × ${mm(h)} mm), and paste it with its upper left corner on (${x}, ${y}), the lower right one on (${x + w}, ${y + h}).`;
+	});
 }
 
 function hasWindow(plan: Plan, page: number): boolean {

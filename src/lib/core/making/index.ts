@@ -1,6 +1,7 @@
 export * from './inks';
 export * from './passes';
 export * from './shelf';
+export * from './tools';
 export * from './pace';
 export * from './progress';
 export * from './rules';

@@ -141,7 +141,9 @@ export function bestOrder(problem: OrderProblem): Ordered {
 		other.now <= node.now &&
 		other.dry <= node.dry &&
 		other.ready.every(
-			(time, job) => Boolean(node.done & (1 << job)) || time <= (node.ready[job] ?? 0)
+			(time, job) =>
+				// What may begin by now anyway is the same for both.
+				Boolean(node.done & (1 << job)) || time <= Math.max(node.now, node.ready[job] ?? 0)
 		);
 
 	const root: Node = { done: 0, now: 0, dry: 0, ready: jobs.map(() => 0), order: [] };

@@ -25,6 +25,8 @@ const usualPace: Readonly<Record<PassId, Pace>> = {
 	write: { ...noWork, start: 10, letters: 1.1 },
 	/** The person says how long one takes. */
 	picture: { ...noWork, start: 0 },
+	/** A stroke is a piece to print, cut out and paste. */
+	paste: { ...noWork, start: 30, strokes: 120 },
 	erase: { ...noWork, start: 40 },
 	look: { ...noWork, start: 30 }
 };

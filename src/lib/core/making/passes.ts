@@ -7,6 +7,7 @@ export const passNames = {
 	letter: 'Letter',
 	write: 'Write',
 	picture: 'Picture',
+	paste: 'Paste',
 	erase: 'Erase',
 	look: 'Look over'
 } as const;

@@ -11,6 +11,10 @@ export interface Task {
 	readonly tone?: Tone;
 	/** How light the tone is, from 0 to 1. */
 	readonly light?: number;
+	/** The longest stroke that is ruled, in mm. */
+	readonly longestMm?: number;
+	/** Some of it is drawn with a compass. */
+	readonly round?: boolean;
 	readonly seconds: number;
 }
 
@@ -74,6 +78,15 @@ export const rules: readonly Rule[] = [
 		reason: 'A picture keeps to its frame, and a ruler slides over what is painted.',
 		wait: (first, second, shelf) =>
 			first.pass === 'rule' && second.pass === 'picture' ? dryingOf(shelf, 'rule').touch : undefined
+	},
+	{
+		id: 'paste-late',
+		says: 'Paste when the ink is dry',
+		reason: 'Wet ink smears under paper, and a ruler trips over its edge.',
+		wait: (first, second, shelf) =>
+			second.pass === 'paste' && oneOf(first, 'tint', 'rule', 'letter', 'write', 'picture')
+				? dryingOf(shelf, first.pass).touch
+				: undefined
 	},
 	{
 		id: 'erase-dry',

@@ -28,8 +28,12 @@ export const usualShelf: Shelf = {
 
 const dry: Drying = { touch: 0, over: 0, erase: 0 };
 
+/** Glue stick or paste under paper, from memory of the trade: a book that is closed on it sticks. */
+const glued: Drying = { touch: 300, over: 300, erase: 300 };
+
 /** How long what a pass leaves on the paper stays wet, in seconds. */
 export function dryingOf(shelf: Shelf, pass: PassId): Drying {
+	if (pass === 'paste') return glued;
 	// A picture is coloured with what tints.
 	const inked = pass === 'picture' ? 'tint' : pass;
 	if (!isInked(inked)) return dry;

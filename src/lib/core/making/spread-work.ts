@@ -1,5 +1,5 @@
 import { cutOrder, frontOf } from '../cuts';
-import { cutsOf, kindOf, pageMarks, themeOn, type Plan, type Run } from '../fit';
+import { cutsOf, handMarks, kindOf, pastedOn, themeOn, type Plan, type Run } from '../fit';
 import { letters } from '../hand';
 import type { Mark, Tone } from '../draw';
 import { firstDayOfWeek, formatMonth, monthShape } from '../month';
@@ -81,8 +81,9 @@ export function tasksOf(
 	page: number,
 	{ pace, pictureMinutes }: Pick<Workshop, 'pace' | 'pictureMinutes'>
 ): Task[] {
-	const marks = pageMarks(plan, run, page);
-	if (marks.length === 0) return [];
+	const marks = handMarks(plan, run, page);
+	const pasted = pastedOn(run, page).length;
+	if (marks.length === 0 && pasted === 0) return [];
 	const { tones } = paletteOf(themeOn(plan, run, page));
 	const task = (pass: PassId, work: Work, tone?: Tone): Task => ({
 		id: [page, pass, tone].filter(Boolean).join(' '),
@@ -96,17 +97,19 @@ export function tasksOf(
 	const written = lettersIn(marks, false);
 	const pictures =
 		pictureMinutes > 0 && marks.some((mark) => mark.kind === 'tint' && mark.tone === 'art') ? 1 : 0;
-	const ruled = ruledIn(marks, plan.notebook.pitchMm);
+	const { pitchMm } = plan.notebook;
+	const ruled = ruledIn(marks, pitchMm);
 	return [
 		...(cut ? [task('cut', noWork)] : []),
 		...(lettered > 0 ? [task('pencil', { ...noWork, letters: lettered })] : []),
-		...tintsIn(marks, plan.notebook.pitchMm).map(([tone, work]) => task('tint', work, tone)),
-		...(ruled.strokes > 0 ? [task('rule', ruled)] : []),
+		...tintsIn(marks, pitchMm).map(([tone, work]) => task('tint', work, tone)),
+		...(ruled.strokes > 0 ? [{ ...task('rule', ruled), ...strokesIn(marks, pitchMm) }] : []),
 		...(lettered > 0 ? [task('letter', { ...noWork, letters: lettered })] : []),
 		...(written > 0 ? [task('write', { ...noWork, letters: written })] : []),
 		...(pictures > 0
 			? [{ id: `${page} picture`, page, pass: 'picture' as const, seconds: 60 * pictureMinutes }]
 			: []),
+		...(pasted > 0 ? [task('paste', { ...noWork, strokes: pasted })] : []),
 		...(lettered > 0 ? [task('erase', noWork)] : []),
 		task('look', noWork)
 	];
@@ -135,6 +138,17 @@ function ruledIn(marks: readonly Mark[], pitchMm: number): Work {
 				: mark.radius * Math.PI * (mark.part === 'whole' ? 2 : 1);
 		return { ...work, strokes: work.strokes + 1, mm: work.mm + squares * pitchMm };
 	}, noWork);
+}
+
+/** What the strokes ask of the tools. */
+function strokesIn(marks: readonly Mark[], pitchMm: number): Pick<Task, 'longestMm' | 'round'> {
+	const lengths = marks.flatMap((mark) =>
+		mark.kind === 'line' ? [Math.hypot(mark.x2 - mark.x1, mark.y2 - mark.y1)] : []
+	);
+	return {
+		longestMm: Math.round(Math.max(0, ...lengths) * pitchMm),
+		...(marks.some(({ kind }) => kind === 'arc') ? { round: true } : {})
+	};
 }
 
 /** Areas to tint by colour; where a picture goes nothing is tinted. */

@@ -4,6 +4,7 @@ import { inkFacts, type InkKind } from './inks';
 import { isInked, type PassId } from './passes';
 import type { Task } from './rules';
 import type { Back, Shelf } from './shelf';
+import { usualTools, type Tools } from './tools';
 
 const toneWords: Readonly<Record<Tone, string>> = {
 	rest: 'the days of rest',
@@ -36,6 +37,8 @@ export function taskWords({ pass, tone }: Task): string {
 			return 'Write names and dates';
 		case 'picture':
 			return 'Draw the picture';
+		case 'paste':
+			return 'Paste in what is printed';
 		case 'erase':
 			return 'Erase the pencil';
 		case 'look':
@@ -51,15 +54,17 @@ const toolsOf: Readonly<Record<PassId, readonly string[]>> = {
 	letter: [],
 	write: [],
 	picture: ['pencil'],
+	paste: ['printed sheet', 'scissors', 'glue'],
 	erase: ['eraser'],
 	look: []
 };
 
 /** What lies on the desk for some tasks, each thing once, in the order in which it is taken up. */
-export function layOut(tasks: readonly Task[], shelf: Shelf): string[] {
-	const things = tasks.flatMap(({ pass }) => [
+export function layOut(tasks: readonly Task[], shelf: Shelf, tools: Tools = usualTools): string[] {
+	const things = tasks.flatMap(({ pass, round }) => [
 		...(isInked(pass) ? [inkFacts[shelf[pass].kind].name] : []),
-		...toolsOf[pass]
+		...toolsOf[pass],
+		...(round ? [tools.compass ? 'compass' : 'something round to draw along'] : [])
 	]);
 	return [...new Set(things)];
 }
@@ -68,14 +73,26 @@ export function layOut(tasks: readonly Task[], shelf: Shelf): string[] {
 const thin = 90;
 
 /** What to mind at a task: with the blade, with the ink, on this paper. */
-export function mindAt({ pass, page }: Task, shelf: Shelf, paper: PaperKind = {}): string[] {
+export function mindAt(
+	{ pass, page, longestMm = 0 }: Task,
+	shelf: Shelf,
+	paper: PaperKind = {},
+	{ rulerCm }: Tools = usualTools
+): string[] {
 	if (pass === 'cut') return ['A board under the leaf, light strokes, the blade away from you.'];
+	if (pass === 'paste')
+		return ['Leave the book open until it is dry: closed on paste, pages stick.'];
 	const inked = pass === 'picture' ? 'tint' : pass;
 	if (!isInked(inked)) return [];
 	const { kind, back = usualBack(kind, paper) } = shelf[inked];
 	const behind = page % 2 === 1 ? page + 1 : page - 1;
 	const { mind } = inkFacts[kind];
 	return [
+		...(longestMm > rulerCm * 10
+			? [
+					`The longest line takes ${longestMm / 10} cm, your ruler ${rulerCm}: mark the dots between its ends and rule it in two goes.`
+				]
+			: []),
 		...(mind && kind !== 'alcohol' ? [mind] : []),
 		...(back === 'bleeds'
 			? [
@@ -115,6 +132,8 @@ export const slips: Readonly<Record<PassId, string>> = {
 		'A wrong number is made into the right one if it allows that; else strike it out once and write beside it.',
 	picture:
 		'What went wrong in a picture becomes a shadow, a leaf or a pattern; else a new one is drawn on paper of its own and pasted over it.',
+	paste:
+		'Lift it while it is wet, from one corner; what is torn or crooked is printed again and pasted over it.',
 	erase: 'Ink that came off is drawn again once the paper has cooled down.',
 	look: 'What is missing is added now; what is one too many is left.'
 };

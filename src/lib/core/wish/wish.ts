@@ -61,6 +61,8 @@ export interface Wish extends Content, Place {
 	readonly form?: string;
 	readonly importance?: Importance;
 	readonly rules?: RulesByForm;
+	/** It is printed and pasted in: the hand draws nothing of it. */
+	readonly pasted?: boolean;
 	/** Wishes that live in the rooms of this one, in order. */
 	readonly members?: readonly Wish[];
 	/** Of a part of a weekly set: which week, and which of its pages. */

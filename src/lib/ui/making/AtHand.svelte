@@ -8,42 +8,40 @@
 		type Task,
 		type WorkPiece
 	} from '$lib/core/making';
-	import type { PaperKind } from '$lib/core/paper';
-	import type { Theme } from '$lib/core/theme';
+	import type { MonthDesk } from '../month/month-desk.svelte';
 	import ToneSwatch from '../theme/ToneSwatch.svelte';
 	import { clockWords, minuteWords, waitFor } from './drying';
 	import type { MakingDesk } from './making-desk.svelte';
+	import StandsElsewhere from './StandsElsewhere.svelte';
 
 	interface Props {
 		making: MakingDesk;
-		monthId: string;
+		desk: MonthDesk;
 		piece: WorkPiece;
 		task: Task;
 		now: number;
-		paper: PaperKind | undefined;
-		theme: Theme | undefined;
 		ondone: () => void;
 		/** The page can no longer be used. */
 		onspoilt: () => void;
 	}
 	/** The one thing that is to be done now, large enough to be read beside the book. */
-	let { making, monthId, piece, task, now, paper, theme, ondone, onspoilt }: Props = $props();
+	let { making, desk, piece, task, now, ondone, onspoilt }: Props = $props();
 
-	const { shelf } = $derived(making.settings);
+	const { shelf, tools } = $derived(making.settings);
 	const { delays } = $derived(problemOf(piece.tasks, making.settings));
 	const wait = $derived(waitFor(piece, delays, task, making.done, now));
-	const mind = $derived(mindAt(task, shelf, paper));
+	const mind = $derived(mindAt(task, shelf, desk.plan.notebook.paper, tools));
 </script>
 
 <section aria-label="Now" class="border-y border-hairline bg-sheet px-5 py-4 print:hidden">
 	<p class="text-ink-soft">Page {task.page} · {passNames[task.pass]}</p>
 	<p class="py-1 font-serif text-4xl leading-tight" aria-live="polite">
 		{taskWords(task)}
-		{#if task.tone}<ToneSwatch tone={task.tone} {theme} />{/if}
+		{#if task.tone}<ToneSwatch tone={task.tone} theme={desk.plan.theme} />{/if}
 	</p>
 	<p class="text-ink-soft">
 		about {minuteWords(task.seconds)} ·
-		<a class="underline" href="/months/{monthId}/guide/{task.page}">page {task.page}, dot by dot</a>
+		<a class="underline" href="/months/{desk.id}/guide/{task.page}">page {task.page}, dot by dot</a>
 	</p>
 	{#if wait}
 		<p class="mt-3 border-l-4 border-caution bg-caution-ground px-3 py-2" role="timer">
@@ -62,7 +60,8 @@
 	<details class="pt-3">
 		<summary class="cursor-pointer text-ink-soft">Something went wrong</summary>
 		<p class="pt-1">{slips[task.pass]}</p>
-		<p class="pt-2">
+		<StandsElsewhere {desk} page={task.page} />
+		<p class="pt-3">
 			<button class="button" onclick={onspoilt}>Page {task.page} is spoilt: plan around it</button>
 		</p>
 	</details>

@@ -20,7 +20,7 @@
 	/** When a person has time, with what they work, and which rules they keep to. */
 	let { making }: { making: MakingDesk } = $props();
 
-	const { evenings, shelf, off } = $derived(making.settings);
+	const { evenings, shelf, tools, off } = $derived(making.settings);
 	const week = [1, 2, 3, 4, 5, 6, 0];
 	// 3 January 2027 is a Sunday.
 	const nameOf = (day: number, style: 'short' | 'long') =>
@@ -149,6 +149,22 @@
 			/>
 		</fieldset>
 	{/each}
+	<div class="flex flex-wrap items-end gap-3 border-t border-hairline py-2">
+		<NumberField
+			label="My ruler is long"
+			unit="cm"
+			value={tools.rulerCm}
+			least={5}
+			most={100}
+			onchange={(rulerCm) =>
+				rulerCm !== undefined && making.change({ tools: { ...tools, rulerCm } })}
+		/>
+		<Check
+			label="I have a compass"
+			checked={tools.compass}
+			onchange={(compass) => making.change({ tools: { ...tools, compass } })}
+		/>
+	</div>
 	<NumberField
 		label="A picture, such as the cover’s, takes"
 		unit="min"

@@ -8,5 +8,7 @@ export function wayWords(way: SimplerWay, wishes: readonly Wish[]): string {
 	if (way.kind === 'titles')
 		return way.titles === 'written' ? 'Write all titles' : 'Leave all titles out';
 	const wish = wishes.find(({ id }) => id === way.wish);
-	return `${wish ? nameOf(wish) : way.wish} as ${formById(way.form)?.name.toLowerCase() ?? way.form}`;
+	const name = wish ? nameOf(wish) : way.wish;
+	if (way.kind === 'paste') return `${name}: print and paste it in`;
+	return `${name} as ${formById(way.form)?.name.toLowerCase() ?? way.form}`;
 }

@@ -162,12 +162,10 @@
 			{#if next}
 				<AtHand
 					{making}
-					monthId={desk.id}
+					{desk}
 					piece={next.piece}
 					task={next.task}
 					{now}
-					paper={desk.plan.notebook.paper}
-					theme={desk.plan.theme}
 					ondone={finish}
 					onspoilt={() => spoil(next.task.page)}
 				/>
@@ -198,7 +196,8 @@
 				<span class="text-ink-soft">Lay out:</span>
 				{layOut(
 					sitting.pieces.flatMap(({ tasks }) => tasks),
-					making.settings.shelf
+					making.settings.shelf,
+					making.settings.tools
 				).join(', ')}.
 			</p>
 			{#each plan.sittings as shown, index (shown.day)}
@@ -208,7 +207,8 @@
 						<p class="text-sm">
 							Lay out: {layOut(
 								shown.pieces.flatMap(({ tasks }) => tasks),
-								making.settings.shelf
+								making.settings.shelf,
+								making.settings.tools
 							).join(', ')}.
 						</p>
 					</div>

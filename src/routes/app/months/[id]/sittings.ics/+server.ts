@@ -1,8 +1,9 @@
 import { error } from '@sveltejs/kit';
 import { sittingsCalendar } from '$lib/core/formats/icalendar-sittings';
-import { makingPlan, movedDays } from '$lib/core/making';
+import { movedDays } from '$lib/core/making';
 import { monthTitle } from '$lib/core/month';
 import { placedMonth } from '$lib/server/shelf';
+import { makingApart } from '$lib/server/work';
 import type { RequestHandler } from './$types';
 
 /** The sittings of a kept month as a calendar file. */
@@ -14,7 +15,14 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 	const making = await store.person.making();
 	const today = new Date().toISOString().slice(0, 10);
 	const moved = movedDays(await store.makings.of(record.id));
-	const { sittings } = makingPlan(plan, run, making, making.evenings, today, moved);
+	const { sittings } = await makingApart({
+		plan,
+		run,
+		workshop: making,
+		evenings: making.evenings,
+		today,
+		moved
+	});
 	const text = sittingsCalendar(sittings, monthTitle('en', plan.month), record.id, Date.now());
 	return new Response(text, {
 		headers: {

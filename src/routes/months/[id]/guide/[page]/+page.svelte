@@ -8,6 +8,7 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
 	import StripLinks from '$lib/ui/guide/StripLinks.svelte';
+	import PasteList from '$lib/ui/guide/PasteList.svelte';
 	import StepStrokes from '$lib/ui/guide/StepStrokes.svelte';
 	import { countedIn } from '$lib/ui/guide/counted-in.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
@@ -48,7 +49,10 @@
 	let following = $state(false);
 	/** The pass that the step belongs to. */
 	const here = $derived(passes.find((pass) => pass.steps.includes(at)));
-	const finished = $derived(steps.length > 0 && done.count >= steps.length);
+	/** Where all is pasted there is no step to be ticked. */
+	const finished = $derived(
+		done.count >= steps.length && steps.length + (guide?.pastes.length ?? 0) > 0
+	);
 	const drawn = $derived(desk.month.drawn?.pages.includes(open?.page ?? 0) ?? false);
 	const nextPage = $derived(pages[pages.indexOf(open?.page ?? 0) + 1]);
 	let list = $state<HTMLElement>();
@@ -171,9 +175,9 @@
 					<p class="pt-1 text-sm">Dots keep the numbers that they had before the cut.</p>
 				</div>
 			{/if}
-			{#if steps.length === 0}
+			{#if steps.length === 0 && guide.pastes.length === 0}
 				<p class="text-ink-soft">Nothing is drawn on this page.</p>
-			{:else if following}
+			{:else if steps.length > 0 && following}
 				<h2 class="pt-3 text-lg">{here?.pass.name}</h2>
 				<p class="text-ink-soft" role="status">
 					Step {at + 1} of {steps.length}, {done.count} done
@@ -194,7 +198,7 @@
 						>{done.has(at) ? 'Done already: next' : 'Done: next'}</button
 					>
 				</div>
-			{:else}
+			{:else if steps.length > 0}
 				<div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2 pb-2">
 					<p class="max-w-64 text-ink-soft">
 						The first dot, (0, 0), is at the top left. (3, 5) is 3 right and 5 down. No count goes
@@ -244,6 +248,9 @@
 						<p class="border-l-4 border-hairline py-1 pl-3 text-ink-soft italic">{pass.then}</p>
 					{/each}
 				</div>
+			{/if}
+			{#if guide.pastes.length > 0}
+				<PasteList pastes={guide.pastes.map(unbroken)} />
 			{/if}
 			{#if finished}
 				<div class="my-3 border-l-4 border-calm bg-chosen px-3 py-3" role="status">

@@ -1,0 +1,37 @@
+<script lang="ts">
+	import { blocksOn } from '$lib/core/fit';
+	import Select from '../fields/Select.svelte';
+	import { blockKey, blockName } from '../month/block-name';
+	import type { MonthDesk } from '../month/month-desk.svelte';
+	import { BlockMove } from '../page/block-move.svelte';
+	import PlaceOfBlock from '../page/PlaceOfBlock.svelte';
+
+	/** For a block that was drawn elsewhere than planned: where it stands now; the rest is planned around it. */
+	let { desk, page }: { desk: MonthDesk; page: number } = $props();
+
+	const move = $derived(new BlockMove(desk));
+	const blocks = $derived(blocksOn(desk.run, page).filter((block) => move.can(block)));
+	let chosen = $state<string>();
+	const block = $derived(blocks.find((each) => blockKey(each) === chosen) ?? blocks[0]);
+</script>
+
+{#if block}
+	<section class="pt-3" aria-label="Something stands elsewhere">
+		<p class="text-ink-soft">
+			Was something begun at another dot? Say where it stands: the rest is planned around it.
+		</p>
+		<div class="max-w-md pt-1">
+			{#if blocks.length > 1}
+				<Select
+					label="What stands elsewhere"
+					value={blockKey(block)}
+					options={blocks.map((each) => ({ value: blockKey(each), label: blockName(each) }))}
+					onchange={(key) => (chosen = key)}
+				/>
+			{:else}
+				<p>{blockName(block)}</p>
+			{/if}
+			<PlaceOfBlock {desk} {move} {block} />
+		</div>
+	</section>
+{/if}
