@@ -67,7 +67,9 @@ const anyItem: fc.Arbitrary<Item> = fc.record(
 			'times-a-week' as const
 		),
 		goal: fc.integer({ min: 1, max: 9 }),
-		upTo: fc.integer({ min: 1, max: 9 })
+		upTo: fc.integer({ min: 1, max: 9 }),
+		begins: fc.integer({ min: 1, max: 31 }),
+		ends: fc.integer({ min: 1, max: 31 })
 	},
 	{ requiredKeys: ['name'] }
 );

@@ -104,6 +104,17 @@ describe('lists are edited as lines', () => {
 			{ name: 'Walk' }
 		]);
 		expect(itemLines.read('Rest (at last)', []).entries).toEqual([{ name: 'Rest (at last)' }]);
+		const spans = 'Walk (from 12)\nOil (monthly, until 20)\nReels (3 a week, from 4, until 9)';
+		const spanned = itemLines.read(spans, []).entries;
+		expect(spanned.map(({ name, begins, ends }) => [name, begins, ends])).toEqual([
+			['Walk', 12, undefined],
+			['Oil', undefined, 20],
+			['Reels', 4, 9]
+		]);
+		expect(itemLines.write(spanned)).toBe(spans);
+		expect(itemLines.read('Letters (from 40)', []).entries).toEqual([
+			{ name: 'Letters (from 40)' }
+		]);
 		const signed = [{ name: 'Oil', short: 'O', symbol: 'o' }];
 		expect(itemLines.read(itemLines.write(signed), []).entries).toEqual(signed);
 		const grouped = '# health\nWalk (20 a month)\nWater\n# home\nOven\n#\nLoose';

@@ -14,3 +14,10 @@ export function monthWords(month: YearMonth | string): string {
 export function numberWords(value: number): string {
 	return value.toLocaleString(screenLanguage);
 }
+
+/** “1st”, “22nd” */
+export function nth(count: number): string {
+	const tens = count % 100;
+	const end = ['th', 'st', 'nd', 'rd'][count % 10] ?? 'th';
+	return `${count}${tens >= 11 && tens <= 13 ? 'th' : end}`;
+}

@@ -12,27 +12,28 @@ const about = words(1000).test('subject', function (value) {
 	});
 });
 
-/** Changes to what was filled in of a month, as the screens send them; an empty value takes an entry away. */
-export const changesSchema = record({
-	changes: list(
-		record({
-			wish: words(100).required(missing),
-			about: about.defined(missing),
-			holds: oneOf(holdings).required(missing),
-			value: words(2000).defined(missing)
-		})
-			.required(missing)
-			.test('value', function (change) {
-				const kind = holdings.find((name) => name === change.holds);
-				if (!kind || typeof change.value !== 'string') return true;
-				const read = readValue(kind, change.value, { locale: 'en' });
-				if (read.ok && read.value === change.value.trim()) return true;
-				return this.createError({
-					path: `${this.path}.value`,
-					message: read.ok ? `must be in its plain form, ${shown(read.value)}` : read.says
-				});
-			}),
-		0,
-		mostChanges
-	).required(missing)
-}).required(missing);
+/** What was filled in of a month; an empty value takes an entry away. */
+export const entriesSchema = list(
+	record({
+		wish: words(100).required(missing),
+		about: about.defined(missing),
+		holds: oneOf(holdings).required(missing),
+		value: words(2000).defined(missing)
+	})
+		.required(missing)
+		.test('value', function (change) {
+			const kind = holdings.find((name) => name === change.holds);
+			if (!kind || typeof change.value !== 'string') return true;
+			const read = readValue(kind, change.value, { locale: 'en' });
+			if (read.ok && read.value === change.value.trim()) return true;
+			return this.createError({
+				path: `${this.path}.value`,
+				message: read.ok ? `must be in its plain form, ${shown(read.value)}` : read.says
+			});
+		}),
+	0,
+	mostChanges
+).required(missing);
+
+/** Changes to what was filled in of a month, as the screens send them. */
+export const changesSchema = record({ changes: entriesSchema }).required(missing);

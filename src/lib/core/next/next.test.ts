@@ -114,6 +114,8 @@ describe('what belongs to a date stays behind', () => {
 							undefined
 						]);
 						expect(wish.weeks?.only).toBeUndefined();
+						for (const { begins, ends } of wish.items ?? [])
+							expect([begins, ends]).toEqual([undefined, undefined]);
 					}
 					for (const { title } of all.slice(0, dated.length && 1)) {
 						const now = monthName(locale, next).toLocaleUpperCase(locale);
@@ -122,6 +124,12 @@ describe('what belongs to a date stays behind', () => {
 				}
 			)
 		);
+	});
+
+	test('a habit that was given up does not come again, one begun late is there from the first', () => {
+		const items = [{ name: 'Walk', begins: 12 }, { name: 'Oil', ends: 20 }, { name: 'Reels' }];
+		const habits: Wish = { id: 'h', kind: 'habits', items };
+		expect(undated(habits, april, may, 'en').items).toEqual([{ name: 'Walk' }, { name: 'Reels' }]);
 	});
 
 	test('“MAY DAYS” becomes “JUNE DAYS”, and “what may come” stays', () => {
@@ -247,6 +255,11 @@ describe('what the next month should hold', () => {
 		expect(proposals.map(({ id }) => id)).toEqual(['habits rest', 'dump double']);
 		expect(unchanged.map(({ wish }) => wish)).toContain('spending');
 		expect(proposals[0]?.change(plan.wishes).map(({ id }) => id)).not.toContain('habits');
+		const [dropped] = review([month], may, { tasks: 'drop' }).proposals.filter(
+			({ wish }) => wish === 'tasks'
+		);
+		expect(dropped?.what).toBe('Tasks: dropped');
+		expect(dropped?.change(plan.wishes).map(({ id }) => id)).not.toContain('tasks');
 	});
 
 	test('lines that were not ticked are offered again', () => {

@@ -1,5 +1,5 @@
 import type { Size } from '../paper';
-import type { Tally, Tracker } from '../records';
+import type { Full, Tally, Tracker } from '../records';
 import type { Wish } from '../wish';
 
 /** A tracker of a month that is over, what was recorded of it, and how it is ruled. */
@@ -12,6 +12,12 @@ export interface Kept {
 	readonly size: Size;
 	/** Lines that a whole page gives it. */
 	readonly mostRows: number;
+	/** Its cells, where all are alike. */
+	readonly cell?: Size;
+	/** How full it became, where a person only said that. */
+	readonly full?: Full;
+	/** Squares that 95 of 100 numbers take in the person's hand, and those that there are. */
+	readonly figures?: { readonly needed: number; readonly there: number };
 }
 
 /** A change to the next month's wishes, with what speaks for it. */

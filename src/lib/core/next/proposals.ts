@@ -1,13 +1,14 @@
 import type { Item } from '../forms';
 import type { YearMonth } from '../month';
 import type { Size } from '../paper';
-import { rateOf, type Tally } from '../records';
+import { rateOf, type Full, type Tally } from '../records';
 import { withChanged, without, type Wish } from '../wish';
 import type { Kept, Proposal } from './proposal';
+import { aimProposal, largerCells } from './room-proposals';
 import { columnProposals, rowsProposal, withRows } from './table-proposals';
 
 /** What a person says of something that was kept. */
-export const verdicts = ['keep', 'smaller', 'larger', 'rest'] as const;
+export const verdicts = ['keep', 'smaller', 'larger', 'rest', 'drop'] as const;
 
 export type Verdict = (typeof verdicts)[number];
 
@@ -57,7 +58,16 @@ export function review(
 }
 
 function proposalsFor(kept: Kept, earlier: readonly Kept[], next: YearMonth): Proposal[] {
-	const { tally } = kept;
+	const { tally, figures } = kept;
+	if (kept.full && !isRecorded(tally)) return saidProposals(kept, kept.full, earlier);
+	const wider =
+		figures && figures.needed > figures.there
+			? largerCells(
+					kept,
+					'wider',
+					`95 of 100 numbers take up to ${figures.needed} squares in your hand, a place has ${figures.there}.`
+				)
+			: [];
 	switch (tally.of) {
 		case 'rows':
 			return [...rowsProposal(kept, tally, earlier, next), ...columnProposals(kept, tally)];
@@ -66,9 +76,62 @@ function proposalsFor(kept: Kept, earlier: readonly Kept[], next: YearMonth): Pr
 		case 'marks':
 			return habitProposals(kept, tally, earlier);
 		case 'numbers':
+			return [
+				...wider,
+				...tally.rows.flatMap(({ tally: own }) =>
+					own ? aimProposal(kept, own.next, own.mean) : []
+				)
+			];
 		case 'levels':
 		case 'times':
 		case 'texts':
+			return [];
+	}
+}
+
+/** Whether anything was written down of it, besides how full it became. */
+function isRecorded(tally: Tally): boolean {
+	switch (tally.of) {
+		case 'rows':
+			return tally.used > 0;
+		case 'marks':
+			return tally.rows.some(({ days, tally: own }) => days.size > 0 || own.met > 0);
+		case 'levels':
+			return tally.days.size > 0;
+		case 'times':
+			return tally.nights.size > 0;
+		case 'numbers':
+			return tally.rows.some(({ values }) => values.length > 0);
+		case 'texts':
+			return tally.filled > 0;
+		case 'room':
+			return tally.full.length > 0;
+	}
+}
+
+/** What follows where only one word is known of a page. */
+function saidProposals(kept: Kept, full: Full, earlier: readonly Kept[]): Proposal[] {
+	const again = earlier[0]?.full === 'empty';
+	const { of } = kept.tally;
+	const cells = largerCells(kept, 'both', 'It was too small for what was written.');
+	switch (full) {
+		case 'over':
+			if (of === 'rows') return [byVerdict(kept, 'larger', 'It ran over.')];
+			return cells.length > 0 || (of !== 'texts' && of !== 'room')
+				? cells
+				: [byVerdict(kept, 'larger', 'It ran over.')];
+		case 'empty':
+			return [
+				again
+					? byVerdict(kept, 'rest', `It stayed empty twice; ${asGood}.`)
+					: of === 'rows'
+						? byVerdict(kept, 'smaller', 'It stayed empty.')
+						: byVerdict(kept, 'rest', `It stayed empty; ${asGood}.`)
+			];
+		case 'quarter':
+			return of === 'rows' ? [byVerdict(kept, 'smaller', 'Three quarters stayed empty.')] : [];
+		case 'half':
+		case 'full':
 			return [];
 	}
 }
@@ -179,25 +242,30 @@ function rhythmProposal(wish: Wish, item: Item, met: number, due: number): Propo
 	];
 }
 
-function byVerdict(kept: Kept, verdict: Exclude<Verdict, 'keep'>): Proposal {
+const bySaying = 'You say so.';
+const asGood = 'dropping it is as good as keeping it';
+
+function byVerdict(kept: Kept, verdict: Exclude<Verdict, 'keep'>, why = bySaying): Proposal {
 	const { wish, name } = kept.tracker;
-	if (verdict === 'rest')
+	if (verdict === 'rest' || verdict === 'drop') {
+		const rests = verdict === 'rest';
+		const own = rests ? 'You say so; it may come back any month.' : `You say so; ${asGood}.`;
 		return {
-			id: `${wish.id} rest`,
+			id: `${wish.id} ${verdict}`,
 			wish: wish.id,
-			what: `${name} rests`,
-			why: 'You say so; dropping it is as good as keeping it.',
+			what: rests ? `${name} rests` : `${name}: dropped`,
+			why: why === bySaying ? own : why,
 			change: (wishes) => without(wishes, wish.id)
 		};
+	}
 	const { tally } = kept;
-	if (tally.of !== 'rows')
-		return resized(kept, verdict === 'smaller' ? 'half' : 'double', 'You say so.');
+	if (tally.of !== 'rows') return resized(kept, verdict === 'smaller' ? 'half' : 'double', why);
 	const rows = Math.max(1, Math.round(tally.ruled * (verdict === 'smaller' ? 0.5 : 1.5)));
 	return {
 		id: `${wish.id} ${verdict}`,
 		wish: wish.id,
 		what: `${name}: ${rows} rows instead of ${tally.ruled}`,
-		why: 'You say so.',
+		why,
 		change: (wishes) =>
 			withRows(
 				wishes,

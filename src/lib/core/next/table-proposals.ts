@@ -46,6 +46,9 @@ export function rowsProposal(
 	];
 }
 
+/** The id of a table that goes on in another one ends so. */
+export const moreEnd = '-more';
+
 /** Wishes with one of them so many lines long, and behind it another one like it for the lines that are left. */
 export function withRows(
 	wishes: readonly Wish[],
@@ -60,7 +63,7 @@ export function withRows(
 		size: undefined,
 		rules: withRule(wish.rules, form, name, rows)
 	});
-	const other = `${id}-more`;
+	const other = id + moreEnd;
 	return withSiblings(wishes, id, (siblings, at) => {
 		const wish = siblings[at];
 		if (!wish) return siblings;

@@ -1,4 +1,5 @@
 import { kindById } from '../catalogue';
+import type { Item } from '../forms';
 import { monthName, type YearMonth } from '../month';
 import type { Wish } from '../wish';
 
@@ -10,7 +11,7 @@ export function undated(wish: Wish, from: YearMonth, to: YearMonth, locale: stri
 	const { events: _, goals: __, pin: ___, spot: ____, part: _____, ...kept } = wish;
 	const named = (words: string) => renamed(words, from, to, locale);
 	const title = kept.title === undefined ? undefined : named(kept.title);
-	const { weeks, members, parts, text } = kept;
+	const { weeks, members, parts, text, items } = kept;
 	return {
 		...kept,
 		...(title === undefined ? {} : { title: isUsual(wish, title) ? undefined : title }),
@@ -18,8 +19,15 @@ export function undated(wish: Wish, from: YearMonth, to: YearMonth, locale: stri
 		...(parts ? { parts: parts.map(named) } : {}),
 		// Which weeks come first, and how each is ruled, was said of that month's weeks.
 		...(weeks ? { weeks: { ...weeks, only: undefined, forms: undefined } } : {}),
+		...(items ? { items: goingOn(items) } : {}),
 		...(members ? { members: members.map((member) => undated(member, from, to, locale)) } : {})
 	};
+}
+
+/** Items that are still kept up, from the first on; all of them where none is. */
+function goingOn(items: readonly Item[]): Item[] {
+	const left = items.filter(({ ends }) => ends === undefined);
+	return (left.length > 0 ? left : items).map(({ begins: _, ends: __, ...item }) => item);
 }
 
 /** A title that says what the kind says by itself is left to it: a cover's is the month's name. */

@@ -1,3 +1,5 @@
+export * from './booked';
+export * from './cash';
 export * from './csv';
 export * from './entry';
 export * from './money';
@@ -5,9 +7,11 @@ export * from './paper';
 export * from './read-value';
 export * from './renamed';
 export * from './rhythm';
+export * from './statement';
 export * from './statistics';
 export * from './tally';
 export * from './times';
 export * from './together';
 export * from './trackers';
+export * from './written-review';
 export * from './year';

@@ -86,6 +86,18 @@ describe('tallies', () => {
 		]);
 	});
 
+	test('a habit that was begun on the 6th and given up after the 15th is due in between', () => {
+		const wish: Wish = { ...habits, items: [{ name: 'Walk', begins: 6, ends: 15 }] };
+		const days = [2, 6, 7, 15, 16];
+		const { rows } = tally(
+			wish,
+			days.map((day) => entry('h', { item: 'Walk', day }, 'mark', 'x')),
+			'marks'
+		);
+		expect(rows[0]?.tally).toMatchObject({ met: 3, due: 10, longest: 2, present: 1 });
+		expect(rows[0]?.days.size).toBe(5);
+	});
+
 	test('states, nights around midnight, numbers', () => {
 		const mood: Wish = { id: 'm', kind: 'mood', levels: ['fair', 'fog'] };
 		const levels = tally(

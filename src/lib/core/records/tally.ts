@@ -95,10 +95,13 @@ export function tallyOf(
 	entries: readonly Entry[],
 	setting: TallySetting
 ): Tally | undefined {
-	const own = entriesOf(tracker.wish.id, entries).filter(
-		({ about }) => about.day === undefined || about.day <= setting.until
-	);
 	const holds = new Set(tracker.fields.map((field) => field.holds));
+	const own = entriesOf(tracker.wish.id, entries).filter(
+		({ about, holds: held }) =>
+			(about.day === undefined || about.day <= setting.until) &&
+			// How full a page of something else became is not written on it.
+			(held !== 'full' || holds.has('full'))
+	);
 	if (tracker.fields.some(({ about }) => about.row !== undefined))
 		return rowsTally(tracker, own, setting);
 	if (holds.has('mark')) return marksTally(tracker, own, setting);
@@ -137,7 +140,9 @@ function marksTally(tracker: Tracker, own: readonly Own[], setting: TallySetting
 					weeks.set(about.week, (weeks.get(about.week) ?? 0) + once);
 				else month += once;
 			}
-			const tally = habitTally(item, setting.month, { days, weeks, month }, setting.until);
+			const marks = { days, weeks, month };
+			const until = Math.min(setting.until, item.ends ?? setting.until);
+			const tally = habitTally(item, setting.month, marks, until, item.begins);
 			return { item, days, tally };
 		})
 	};

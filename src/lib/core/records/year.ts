@@ -74,7 +74,8 @@ export function yearTally(months: readonly KeptRecords[]): YearTally {
 					),
 					month: own.filter(({ about, value }) => !about.day && !about.week && value === 'x').length
 				};
-				const rate = rateOf(habitTally(item, shape, marks, until));
+				const last = Math.min(until, item.ends ?? until);
+				const rate = rateOf(habitTally(item, shape, marks, last, item.begins));
 				if (rate !== undefined) entryOf(rates, item.name).set(month, rate);
 			}
 		const rows = new Map<string, { minor: Minor; category: string }>();

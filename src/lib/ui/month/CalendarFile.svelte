@@ -1,17 +1,59 @@
 <script lang="ts">
 	import type { PlannedEvent } from '$lib/core/forms';
 	import type { Wish } from '$lib/core/wish';
+	import { untrack } from 'svelte';
+	import { page } from '$app/state';
+	import { askOutside } from '../share/outside';
 	import { readCalendarFile } from './calendar-reader';
 	import type { MonthDesk } from './month-desk.svelte';
 
 	let { desk, wish }: { desk: MonthDesk; wish: Wish } = $props();
 	const id = $props.id();
 
+	let address = $state(untrack(() => page.data.calendar ?? ''));
+	/** What the address said the last time, so that it need not be read again. */
+	let tag: string | undefined;
+	/** Events of an address that are not taken yet. */
+	let offered = $state.raw<readonly PlannedEvent[]>();
 	const mostBytes = 30_000_000;
 	let told = $state<string>();
 	let notes = $state.raw<readonly string[]>([]);
 	let stop = $state.raw<AbortController>();
 	let over = $state(false);
+
+	async function ask(event: SubmitEvent) {
+		event.preventDefault();
+		offered = undefined;
+		told = 'The calendar is being asked …';
+		const answer = await askOutside('calendar', address, undefined, tag);
+		if (answer.kind === 'trouble') told = `${answer.says} Nothing was taken.`;
+		else if (answer.kind === 'same') told = 'The calendar is as it was.';
+		else {
+			tag = answer.tag;
+			await look(answer.text);
+		}
+	}
+
+	/** Shows what of a calendar is new before it is taken. */
+	async function look(text: string) {
+		const read = await readCalendarFile(text, desk.plan.month, new AbortController().signal);
+		if (!read.ok) {
+			told = read.message;
+			return;
+		}
+		notes = read.notes;
+		const before = new Set((wish.events ?? []).map(key));
+		const fresh = read.events.filter((event) => !before.has(key(event)));
+		told = fresh.length === 0 ? 'All of it stands here already.' : undefined;
+		offered = fresh.length > 0 ? fresh : undefined;
+	}
+
+	function takeOffered() {
+		if (!offered) return;
+		desk.edit(wish.id, { events: [...(wish.events ?? []), ...offered] });
+		told = `${offered.length} ${offered.length === 1 ? 'event was' : 'events were'} taken. Undo takes them away again.`;
+		offered = undefined;
+	}
 
 	async function take(file: File | undefined) {
 		if (!file) return;
@@ -74,6 +116,24 @@
 		class="max-w-full text-sm"
 		onchange={(event) => take(event.currentTarget.files?.[0])}
 	/>
+	<form class="flex flex-wrap items-end gap-2 pt-2" onsubmit={ask}>
+		<label class="flex min-w-0 flex-1 flex-col gap-0.5">
+			<span class="text-sm text-ink-soft">Or from an address on this machine or network</span>
+			<input class="field min-w-0 font-mono" placeholder="http://" required bind:value={address} />
+		</label>
+		<button class="button">Look</button>
+	</form>
+	{#if offered}
+		<div class="pt-1 text-sm" role="status">
+			<p>New there:</p>
+			<ul class="max-h-40 list-disc overflow-y-auto pl-5">
+				{#each offered as { day, time, text }, at (at)}
+					<li>{day} {time ?? ''} {text}</li>
+				{/each}
+			</ul>
+			<button class="button mt-1" onclick={takeOffered}>Take them</button>
+		</div>
+	{/if}
 	{#if told}
 		<p role="status" class="flex flex-wrap items-center gap-3 pt-1 text-sm">
 			{told}

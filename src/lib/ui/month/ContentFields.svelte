@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Plan } from '$lib/core/fit';
 	import type { Content, ContentName, Form, Rules } from '$lib/core/forms';
+	import NumberField from '../fields/NumberField.svelte';
 	import LinesField from '../fields/LinesField.svelte';
 	import TextField from '../fields/TextField.svelte';
 	import EventsField from './EventsField.svelte';
@@ -58,7 +59,7 @@
 {/if}
 {#if has('items')}
 	<LinesField
-		label="Names, one a line (a shorter form after “ / ”, a sign after another, a rhythm as “(3 a week)”, a group as “# health”)"
+		label="Names, one a line (a shorter form after “ / ”, a sign after another, a rhythm as “(3 a week)”, from a day on as “(daily, from 12)”, until one as “(until 20)”, a group as “# health”)"
 		name="{own} items"
 		value={content.items ?? []}
 		format={itemLines}
@@ -84,6 +85,17 @@
 		onchange={(columns) => onchange({ columns })}
 	/>
 {/if}
+{#if has('columns') && content.columns?.some(({ name }) => name.includes('¤'))}
+	<NumberField
+		label="No more in the month than"
+		optional
+		value={content.limit}
+		placeholder="no limit"
+		least={1}
+		most={10_000_000}
+		onchange={(limit) => onchange({ limit })}
+	/>
+{/if}
 {#if has('parts')}
 	<LinesField
 		label="{form.partsAre ?? 'Parts'}, one a line"
@@ -105,7 +117,7 @@
 {/if}
 {#if has('goals')}
 	<LinesField
-		label="Goals, one a line: name, from–to, slack as +3"
+		label="Goals, one a line: name, from–to, slack as +3, what it takes as 10 h"
 		name="{own} goals"
 		value={content.goals ?? []}
 		format={goalLines}

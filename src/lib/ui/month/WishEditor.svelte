@@ -5,12 +5,14 @@
 	import { formById, type Form, type RuleValue, type Span } from '$lib/core/forms';
 	import { withRule, type Importance, type Wish } from '$lib/core/wish';
 	import { monthName } from '$lib/core/month';
+	import Check from '../fields/Check.svelte';
 	import Choice from '../fields/Choice.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
 	import CalendarFile from './CalendarFile.svelte';
 	import ContentFields from './ContentFields.svelte';
 	import AddWish from './AddWish.svelte';
 	import HostFields from './HostFields.svelte';
+	import GoalsInTime from './GoalsInTime.svelte';
 	import FormChoice from './FormChoice.svelte';
 	import KeepKind from './KeepKind.svelte';
 	import PlaceFields from './PlaceFields.svelte';
@@ -73,6 +75,9 @@
 				untitled={wish.kind === 'cover' ? monthName(desk.plan.locale, desk.plan.month) : 'none'}
 				onchange={edit}
 			/>
+			{#if form.content.includes('goals')}
+				<GoalsInTime {desk} {wish} />
+			{/if}
 			{#if form.content.includes('events')}
 				<CalendarFile {desk} {wish} />
 			{/if}
@@ -90,6 +95,11 @@
 			/>
 		{/if}
 	</section>
+	<Check
+		label="Printed and pasted in, not drawn"
+		checked={wish.pasted ?? false}
+		onchange={(pasted) => edit({ pasted: pasted || undefined })}
+	/>
 	<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="Where it goes">
 		{#if wish.weeks}
 			<WeeksFields {desk} {wish} weeks={wish.weeks} />

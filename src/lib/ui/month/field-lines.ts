@@ -74,9 +74,33 @@ function readRhythm(words: string): Pick<Item, 'rhythm' | 'goal' | 'upTo'> {
 	return { rhythm: times[3] === 'week' ? 'times-a-week' : 'times-a-day', ...often };
 }
 
+type Said = Pick<Item, 'rhythm' | 'goal' | 'upTo' | 'begins' | 'ends'>;
+
+/** What brackets say of a habit: a rhythm, since when, until when; undefined where a part of them says none of it. */
+function readSaid(words: string): Said | undefined {
+	let said: Said = {};
+	for (const part of words.split(/,\s*/)) {
+		const time = /^(from|until) (\d{1,2})(?: until (\d{1,2}))?$/.exec(part);
+		const rhythm = readRhythm(part);
+		const [, which, day, last = which === 'until' ? day : undefined] = time ?? [];
+		const days = [day, last].flatMap((text) => (text === undefined ? [] : [Number(text)]));
+		if (days.some((each) => each < 1 || each > 31)) return undefined;
+		if (time)
+			said = {
+				...said,
+				...(which === 'from' ? { begins: Number(day) } : {}),
+				...(last === undefined ? {} : { ends: Number(last) })
+			};
+		else if (rhythm.rhythm) said = { ...said, ...rhythm };
+		else return undefined;
+	}
+	return said;
+}
+
 /**
  * Habits: "Feed the dough / Dough / D (3 a week)": a shorter form after a slash, a sign for narrow grids
- * after another, a rhythm in brackets, "3 to 4 a week" too. A line "# health" begins a group, "#" alone ends it.
+ * after another, a rhythm in brackets, "3 to 4 a week" too, and since when or until when in the month: "(3 a week, from 12)",
+ * "(until 20)". A line "# health" begins a group, "#" alone ends it.
  */
 export const itemLines: LineFormat<Item> = {
 	write: (items) =>
@@ -104,17 +128,23 @@ export const itemLines: LineFormat<Item> = {
 };
 
 function writeItem(item: Item): string {
-	const rhythm = rhythmWords(item);
+	const { begins, ends } = item;
+	const said = [
+		rhythmWords(item),
+		begins === undefined ? '' : `from ${begins}`,
+		ends === undefined ? '' : `until ${ends}`
+	].filter(Boolean);
 	const short = item.short ?? (item.symbol === undefined ? undefined : '');
 	const names = [item.name, short, item.symbol].filter((part) => part !== undefined).join(' / ');
-	return `${names}${rhythm ? ` (${rhythm})` : ''}`;
+	return `${names}${said.length > 0 ? ` (${said.join(', ')})` : ''}`;
 }
 
 function readItem(line: string, before: readonly Item[]): Item | undefined {
 	const bracket = /^(.*?)\s*\(([^()]*)\)$/.exec(line);
-	const rhythm = bracket?.[2] === undefined ? {} : readRhythm(bracket[2].trim());
-	// Brackets that say no rhythm belong to the name.
-	const names = rhythm.rhythm && bracket?.[1] ? bracket[1] : line;
+	const said = bracket?.[2] === undefined ? undefined : readSaid(bracket[2].trim());
+	// Brackets that say neither a rhythm nor a time belong to the name.
+	const names = said && bracket?.[1] ? bracket[1] : line;
+	const { rhythm, goal, upTo, begins, ends }: Said = (names !== line && said) || {};
 	const [name = '', short = '', symbol = ''] = `${names} `.split(' / ').map((part) => part.trim());
 	if (!name) return undefined;
 	const kept = before.find((item) => item.name === name) ?? { name };
@@ -123,9 +153,11 @@ function readItem(line: string, before: readonly Item[]): Item | undefined {
 		name,
 		short: short || undefined,
 		symbol: symbol || undefined,
-		rhythm: rhythm.rhythm,
-		goal: rhythm.goal ?? kept.goal,
-		upTo: rhythm.goal === undefined ? kept.upTo : rhythm.upTo
+		rhythm,
+		goal: goal ?? kept.goal,
+		upTo: goal === undefined ? kept.upTo : upTo,
+		begins,
+		ends
 	};
 }
 
@@ -165,17 +197,22 @@ function day(text: string | undefined): number {
 
 /** Goals: "Learn the reel 3–20 +4": from day to day, then days of slack. */
 export const goalLines: LineFormat<Goal> = listOf(
-	'Learn the reel 3–20 +4',
-	({ name, from, to, slack }) => `${name} ${from}–${to}${slack ? ` +${slack}` : ''}`,
+	'Learn the reel 3–20 +4, 10 h',
+	({ name, from, to, slack, hours }) =>
+		`${name} ${from}–${to}${slack ? ` +${slack}` : ''}${hours === undefined ? '' : `, ${hours} h`}`,
 	(line) => {
-		const match = /^(.*\S)\s+(\d{1,2})\s*[–-]\s*(\d{1,2})(?:\s*\+(\d{1,2}))?$/.exec(line);
+		const match =
+			/^(.*\S)\s+(\d{1,2})\s*[–-]\s*(\d{1,2})(?:\s*\+(\d{1,2}))?(?:,?\s*(\d{1,3}(?:[.,]\d{1,2})?)\s*h)?$/.exec(
+				line
+			);
 		if (!match?.[1]) return undefined;
 		const slack = match[4] === undefined ? undefined : Math.min(31, Number(match[4]));
 		return {
 			name: match[1],
 			from: day(match[2]),
 			to: Math.max(day(match[2]), day(match[3])),
-			slack
+			slack,
+			...(match[5] === undefined ? {} : { hours: Number(match[5].replace(',', '.')) })
 		};
 	}
 );

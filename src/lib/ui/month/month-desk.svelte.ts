@@ -472,6 +472,11 @@ export class MonthDesk {
 		return this.planner?.runOf(plan);
 	}
 
+	/** The least moving of goals that leaves time for all of them. */
+	leveled(...asked: Parameters<Planner['leveled']>): ReturnType<Planner['leveled']> | undefined {
+		return this.planner?.leveled(...asked);
+	}
+
 	/** Changes that would give a wish without a place one; each was tried out. */
 	remedies(wish: string): Promise<Remedy[]> {
 		return this.planner?.remedies(this.plan, this.run, wish) ?? Promise.resolve([]);

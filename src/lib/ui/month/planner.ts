@@ -74,10 +74,14 @@ export class Planner {
 		return this.remote.making(...asked);
 	}
 
-	/** Seconds that another plan takes to draw. */
 	/** The run of another plan than the one at hand. */
 	runOf(plan: Plan): Promise<Run | undefined> {
 		return this.remote.runOf(plan);
+	}
+
+	/** The least moving of goals that leaves time for all of them. */
+	leveled(...asked: Parameters<PlannerWorker['leveled']>): ReturnType<PlannerWorker['leveled']> {
+		return this.remote.leveled(...asked);
 	}
 
 	/** Seconds that another plan takes to draw, and how many of its wishes find no place. */

@@ -1,6 +1,8 @@
 <script lang="ts">
-	import { monthWords } from '$lib/ui/words';
-	import { parseMonth } from '$lib/core/month';
+	import { monthWords, numberWords } from '$lib/ui/words';
+	import BookStrip from './BookStrip.svelte';
+	import { addMonths, parseMonth } from '$lib/core/month';
+	import type { Moving } from '$lib/core/next';
 	import { forecast, geometryOf, indexAfter, mm, paperHints, type Notebook } from '$lib/core/paper';
 
 	interface Props {
@@ -12,11 +14,17 @@
 			readonly first?: number;
 			readonly last?: number;
 			readonly titles: number;
+			readonly inRun: readonly number[];
+			readonly drawn: readonly number[];
+			/** Entries that were filled in. */
+			readonly kept: number;
 		}[];
 		/** Free pages after the planned months. */
 		left: number;
+		/** What a new book takes over of the last month. */
+		along: readonly Moving[];
 	}
-	let { notebook, planned, left }: Props = $props();
+	let { notebook, planned, left, along }: Props = $props();
 
 	const latest = $derived(planned.at(-1));
 	const outlook = $derived.by(() => {
@@ -47,8 +55,8 @@
 			<thead class="text-sm text-ink-soft">
 				<tr
 					><th class="font-normal">Month</th><th class="font-normal">Pages</th><th
-						class="font-normal">Lines in the index</th
-					></tr
+						class="font-normal">Drawn</th
+					><th class="font-normal">Filled in</th><th class="font-normal">Lines in the index</th></tr
 				>
 			</thead>
 			<tbody>
@@ -60,12 +68,18 @@
 							></td
 						>
 						<td>{month.pages > 0 ? `${month.first}–${month.last} (${month.pages})` : 'none'}</td>
+						<td>{month.drawn.length === 0 ? 'none' : `${month.drawn.length} pages`}</td>
+						<td>{month.kept === 0 ? 'nothing' : numberWords(month.kept)}</td>
 						<td>{month.titles}</td>
 					</tr>
 				{/each}
 			</tbody>
 		</table>
 	{/if}
+	<BookStrip
+		{notebook}
+		months={planned.map(({ month, inRun, drawn }) => ({ month, pages: inRun, drawn }))}
+	/>
 	{#if outlook}
 		<p>
 			<strong class="font-serif text-xl text-rubric">{round(outlook.pagesPerMonth)}</strong> pages a
@@ -75,8 +89,20 @@
 				: outlook.monthsLeft === 1
 					? 'one more month like these fits.'
 					: `${outlook.monthsLeft} more months like these fit.`}
-			The book is full in {monthWords(outlook.fullIn)}.
+			The book is full in {monthWords(outlook.fullIn)}: have the next one at hand by the end of {monthWords(
+				addMonths(outlook.fullIn, -1)
+			)}.
 		</p>
+		{#if along.length > 0}
+			<details>
+				<summary class="cursor-pointer font-serif text-lg">What moves into the next book</summary>
+				<ul class="list-disc pt-1 pl-6">
+					{#each along as { name, pages, takes }, at (at)}
+						<li>{name} (page {pages.join(', ')}): {takes}.</li>
+					{/each}
+				</ul>
+			</details>
+		{/if}
 	{/if}
 	{#if notebook.index && index}
 		<p>

@@ -5,20 +5,51 @@
 	import { loadCharts } from './echarts';
 	import type { ChartColours } from './chart-options';
 
+	/** One thing that a chart shows, as it is told to who walks through it by keyboard. */
+	interface Point {
+		readonly series: number;
+		readonly at: number;
+		readonly words: string;
+	}
 	interface Props {
 		/** What the chart shows, as a sentence. */
 		label: string;
 		name: string;
 		height?: number;
 		option: (colours: ChartColours) => EChartsOption;
+		/** All that it shows, in the order of the arrow keys. */
+		points: readonly Point[];
 	}
 	/** A chart in the application's look, which can be saved as a picture. */
-	let { label, name, height = 240, option }: Props = $props();
+	let { label, name, height = 240, option, points }: Props = $props();
 
 	let frame = $state<HTMLDivElement>();
 	/** Tells what a colour of the screen is now. */
 	let probe = $state<HTMLSpanElement>();
 	let chart = $state.raw<EChartsType>();
+
+	/** The point that the arrow keys have reached. */
+	let reached = $state<number>();
+	const point = $derived(reached === undefined ? undefined : points[reached]);
+
+	function walk(event: KeyboardEvent) {
+		const last = points.length - 1;
+		const from = reached ?? -1;
+		const steps: Record<string, number> = {
+			ArrowRight: Math.min(last, from + 1),
+			ArrowLeft: Math.max(0, from - 1),
+			Home: 0,
+			End: last
+		};
+		const to = event.key === 'Escape' ? -1 : steps[event.key];
+		if (to === undefined || last < 0) return;
+		event.preventDefault();
+		reached = to < 0 ? undefined : to;
+		chart?.dispatchAction({ type: 'downplay' });
+		const next = points[to];
+		if (next)
+			chart?.dispatchAction({ type: 'highlight', seriesIndex: next.series, dataIndex: next.at });
+	}
 
 	function colours(): ChartColours {
 		const of = (variable: string) => {
@@ -84,14 +115,19 @@
 </script>
 
 <span bind:this={probe} hidden></span>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 <div
-	bind:this={frame}
-	role="img"
-	aria-label={label}
+	role="group"
+	aria-roledescription="chart"
+	aria-label="{label} Arrow keys go through it."
+	tabindex="0"
 	style:height="{height}px"
 	class="w-full overflow-hidden"
-></div>
-<p class="flex gap-3 text-sm print:hidden">
+	onkeydown={walk}
+>
+	<div bind:this={frame} aria-hidden="true" class="h-full w-full"></div>
+</div>
+<p class="flex min-h-6 gap-3 text-sm print:hidden">
 	{#each ['png', 'svg'] as const as type (type)}
 		<button
 			class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
@@ -99,4 +135,5 @@
 			onclick={() => save(type)}>{type.toUpperCase()}</button
 		>
 	{/each}
+	<span aria-live="polite">{point?.words ?? ''}</span>
 </p>

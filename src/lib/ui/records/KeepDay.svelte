@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { subjectKey, type FieldMark } from '$lib/core/draw';
+	import { isKeptOn } from '$lib/core/forms';
 	import { monthShape } from '$lib/core/month';
 	import { typedInto, valueText, type Tracker } from '$lib/core/records';
 	import type { MonthDesk } from '../month/month-desk.svelte';
@@ -19,10 +20,14 @@
 	let faults = $state.raw<Readonly<Record<string, string>>>({});
 	const shape = $derived(monthShape(desk.plan.month, desk.plan.weekStart));
 	const week = $derived(Math.floor((shape.lead + day - 1) / 7) + 1);
+	const isKept = ({ wish }: Tracker, name: string | undefined) =>
+		wish.items?.every((item) => item.name !== name || isKeptOn(item, day)) ?? true;
 	const groups = $derived(
 		trackers.flatMap((tracker) => {
 			const fields = tracker.fields.filter(
-				({ about }) => about.day === day || (about.day === undefined && about.week === week)
+				({ about }) =>
+					(about.day === day || (about.day === undefined && about.week === week)) &&
+					isKept(tracker, about.item)
 			);
 			return fields.length > 0 ? [{ tracker, fields }] : [];
 		})

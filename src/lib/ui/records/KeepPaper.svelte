@@ -8,10 +8,13 @@
 		sheetOf,
 		sheetText,
 		signRows,
+		type BankKnown,
 		type LineFault,
 		type SignRow,
 		type Tracker
 	} from '$lib/core/records';
+	import BandDays from './BandDays.svelte';
+	import BankStatement from './BankStatement.svelte';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { howWords } from './field-words';
 	import type { RecordsDesk } from './records-desk.svelte';
@@ -20,9 +23,12 @@
 		desk: MonthDesk;
 		records: RecordsDesk;
 		tracker: Tracker;
+		bank: BankKnown;
+		/** Address of a band. */
+		band: string;
 	}
 	/** One tracker copied from paper in one go: a sign a day, or lines as a spreadsheet has them. */
-	let { desk, records, tracker }: Props = $props();
+	let { desk, records, tracker, bank, band }: Props = $props();
 	const id = $props.id();
 
 	const wish = $derived(tracker.wish.id);
@@ -134,4 +140,10 @@
 		</label>
 		{#if file}<span role="status">{file}</span>{/if}
 	</p>
+	{#if tracker.fields.some(({ about, holds }) => about.day !== undefined && (holds === 'times' || holds === 'number'))}
+		<BandDays {desk} {records} {tracker} address={band} />
+	{/if}
+	{#if tracker.fields.some(({ holds }) => holds === 'money')}
+		<BankStatement {desk} {records} {tracker} {bank} />
+	{/if}
 </section>

@@ -3,7 +3,19 @@
 	import { toast } from 'svelte-sonner';
 	import type { Plan, Run } from '$lib/core/fit';
 	import { addMonths, formatMonth } from '$lib/core/month';
-	import { carried, keptIn, review, undated, type Proposal, type Verdict } from '$lib/core/next';
+	import {
+		beginnings,
+		calendarProposals,
+		carried,
+		keptIn,
+		placeable,
+		review,
+		undated,
+		withYearly,
+		type Proposal,
+		type Verdict,
+		type Yearly
+	} from '$lib/core/next';
 	import { freeAfter } from '$lib/core/paper';
 	import type { Entry } from '$lib/core/records';
 	import { allWishes, type Wish } from '$lib/core/wish';
@@ -12,6 +24,8 @@
 	import { monthWords } from '../words';
 	import LineByLine from './LineByLine.svelte';
 	import ProposalRow from './ProposalRow.svelte';
+	import type { RecordsDesk } from './records-desk.svelte';
+	import WrittenReview from './WrittenReview.svelte';
 
 	interface Month {
 		readonly plan: Plan;
@@ -32,11 +46,13 @@
 	interface Props {
 		desk: MonthDesk;
 		entries: readonly Entry[];
+		records: RecordsDesk;
 		lately: readonly Month[];
 		next: Planned | undefined;
+		yearly: readonly Yearly[];
 	}
 	/** What the look through the old pages decides: line by line, each change with its sum and what it costs in pages. */
-	let { desk, entries, lately, next }: Props = $props();
+	let { desk, records, entries, lately, next, yearly }: Props = $props();
 
 	let own = $state.raw<Readonly<Record<string, Verdict>>>({});
 	/** Proposals that are taken although they are not by themselves, and the other way round. */
@@ -63,11 +79,20 @@
 			sizes
 		)
 	);
-	const proposals = $derived([...found.proposals, ...carried(desk.plan, desk.run, entries)]);
+	const proposals = $derived([
+		...found.proposals,
+		...calendarProposals(desk.plan, desk.run),
+		...carried(desk.plan, desk.run, entries)
+	]);
+	const begins = $derived(beginnings(desk.plan, desk.run, entries));
 	/** What the next month begins with: its own wishes where it is planned, else these ones without their dates. */
 	const base = $derived(
 		next?.record.wishes ??
-			desk.wishes.map((wish) => undated(wish, desk.plan.month, month, desk.plan.locale))
+			withYearly(
+				desk.wishes.map((wish) => undated(wish, desk.plan.month, month, desk.plan.locale)),
+				yearly,
+				month
+			)
 	);
 	const held = $derived(new Set(allWishes(base).map(({ id }) => id)));
 	/** What the next month does not hold is brought along first, where it is asked for. */
@@ -76,7 +101,10 @@
 			.map((proposal) => (held.has(proposal.wish) ? proposal : broughtAlong(proposal)))
 			.filter(({ change }) => JSON.stringify(change(base)) !== JSON.stringify(base))
 	);
-	const isTaken = (proposal: Proposal) => held.has(proposal.wish) !== turned.includes(proposal.id);
+	/** Those that cost nothing its place, one after the other; all of them until that is known. */
+	let safe = $state.raw<readonly string[]>();
+	const isTaken = ({ id, wish }: Proposal) =>
+		(held.has(wish) && (safe?.includes(id) ?? true)) !== turned.includes(id);
 	const taken = $derived(apply.filter(isTaken));
 	const wishes = $derived(taken.reduce((all, { change }) => change(all), base));
 	const plan = $derived<Plan>(
@@ -128,6 +156,17 @@
 				if (run && !gone) runs = { ...runs, [id]: run };
 			}
 		})();
+		return () => (gone = true);
+	});
+	$effect(() => {
+		if (!baseRun) return;
+		let gone = false;
+		const wanted = apply.filter(({ wish }) => held.has(wish));
+		const lost = async (changed: readonly Wish[]) =>
+			gone ? undefined : (await planned(changed))?.unplaced.length;
+		void placeable(base, wanted, lost).then((ids) => {
+			if (ids && !gone) safe = ids;
+		});
 		return () => (gone = true);
 	});
 	$effect(() => {
@@ -225,7 +264,16 @@
 		</span>
 	</p>
 	{#if trouble}<p role="alert" class="bg-caution-ground px-3 py-2">{trouble}</p>{/if}
+	{#if begins.length > 0}
+		<h2 class="pt-2 pb-1 text-xl">First of all</h2>
+		<ul class="pb-2">
+			{#each begins as { name, value } (name)}
+				<li>{name} begins with {value}, the last of {monthWords(desk.plan.month)}.</li>
+			{/each}
+		</ul>
+	{/if}
 	<LineByLine
+		{records}
 		kept={last}
 		unchanged={found.unchanged}
 		locale={desk.plan.locale}
@@ -235,4 +283,5 @@
 			own = Object.fromEntries(verdict ? [...others, [wish, verdict]] : others);
 		}}
 	/>
+	<WrittenReview {records} title={monthWords(desk.plan.month)} />
 </section>

@@ -1,23 +1,45 @@
 <script lang="ts">
-	import { clockText, moneyText, type Tally, type Tracker } from '$lib/core/records';
+	import { clockText, moneyText, sumsByWeek, type Tally, type Tracker } from '$lib/core/records';
+	import type { MonthShape } from '$lib/core/month';
 	import Chart from './Chart.svelte';
-	import { moneyOption, numbersOption, sharesOption, timesOption } from './chart-options';
+	import {
+		moneyOption,
+		monthsOption,
+		numbersOption,
+		sharesOption,
+		timesOption
+	} from './chart-options';
+	import { numberWords } from '../words';
 	import NumbersTable from './NumbersTable.svelte';
 	import MarksGrid from './MarksGrid.svelte';
 	import Ribbon from './Ribbon.svelte';
-	import { tallyWords } from './tally-words';
+	import { hoursWords, moneyWords, tallyWords } from './tally-words';
 
 	interface Props {
 		tracker: Tracker;
 		tally: Tally;
-		days: number;
+		shape: MonthShape;
+		/** The same thing a month before, where it was kept. */
+		before?: Tally;
 		month: string;
 		locale: string;
 	}
 	/** What was kept of one thing: a sentence, the picture that suits it, and its numbers as a table. */
-	let { tracker, tally, days, month, locale }: Props = $props();
+	let { tracker, tally, shape, before, month, locale }: Props = $props();
 
-	const words = $derived(tallyWords(tally, locale));
+	const { days } = $derived(shape);
+	const words = $derived([
+		...tallyWords(tally, locale),
+		...moneyWords(tracker.wish.limit, tally, before)
+	]);
+	const weeks = $derived(
+		tally.of === 'rows' && tally.money && tally.money.byDay.size > 0
+			? sumsByWeek(tally.money.byDay, shape).map(({ first, last, minor }) => ({
+					name: first === last ? String(first) : `${first}–${last}`,
+					minor
+				}))
+			: []
+	);
 	const label = $derived(`${tracker.name}: ${words.join(' ')}`);
 	const file = $derived(`${month} ${tracker.name}`);
 	/** Rows of the table behind a chart. */
@@ -101,6 +123,11 @@
 							(_, at) => [...tally.days.values()].filter((level) => level === at + 1).length
 						)
 					)}
+					points={tally.levels.map((name, at) => ({
+						series: 0,
+						at,
+						words: `${name}: ${[...tally.days.values()].filter((level) => level === at + 1).length} days`
+					}))}
 				/>
 			</div>
 		{:else if tally.of === 'times'}
@@ -109,6 +136,15 @@
 				name={file}
 				height={280}
 				option={timesOption(tally.nights, days, tally.from?.mean ?? 0)}
+				points={[...tally.nights]
+					.sort(([a], [b]) => a - b)
+					.flatMap(([day, spans]) =>
+						spans.map(({ from, to }, at) => ({
+							series: 2 * at + 1,
+							at: day - 1,
+							words: `${day}: ${clockText(from)} to ${clockText(to)}, ${hoursWords(to - from)}`
+						}))
+					)}
 			/>
 		{:else if tally.of === 'numbers'}
 			{#each tally.rows as { item, values, tally: own } (item)}
@@ -117,6 +153,11 @@
 						label={item ? `${item}: ${label}` : label}
 						name={item ? `${file} ${item}` : file}
 						option={numbersOption(values, days, own.mean, own.weekly)}
+						points={values.map(({ day, value }) => ({
+							series: 0,
+							at: day - 1,
+							words: `${day}: ${numberWords(value)}`
+						}))}
 					/>
 				{/if}
 			{/each}
@@ -127,7 +168,31 @@
 					name={file}
 					height={34 * tally.money.byCategory.length + 30}
 					option={moneyOption(tally.money)}
+					points={tally.money.byCategory.map(([name, minor], at) => ({
+						series: 0,
+						at,
+						words: `${name || 'other'}: ${moneyText(minor)}`
+					}))}
 				/>
+				{#if weeks.length > 0}
+					<Chart
+						label="{tracker.name} by week: {weeks
+							.map(({ name, minor }) => `${name} ${moneyText(minor)}`)
+							.join(', ')}."
+						name="{file} by week"
+						height={200}
+						option={monthsOption(
+							'bar',
+							weeks.map(({ name }) => name),
+							[{ name: 'by week', values: weeks.map(({ minor }) => minor / 100) }]
+						)}
+						points={weeks.map(({ name, minor }, at) => ({
+							series: 0,
+							at,
+							words: `${name}: ${moneyText(minor)}`
+						}))}
+					/>
+				{/if}
 			</div>
 		{/if}
 		{#if table && table.rows.length > 0}

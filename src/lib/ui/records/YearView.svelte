@@ -32,6 +32,15 @@
 		const parsed = parseMonth(month);
 		return parsed ? daysIn(parsed) : 31;
 	};
+	const pointsOf = (
+		rows: readonly { readonly name: string; readonly values: readonly (number | null)[] }[],
+		words: (value: number) => string
+	) =>
+		rows.flatMap(({ name, values }, series) =>
+			values.flatMap((value, at) =>
+				value === null ? [] : [{ series, at, words: `${name}, ${names[at]}: ${words(value)}` }]
+			)
+		);
 	const kept = $derived([...tally.levels.days.values()].some((days) => days.size > 0));
 </script>
 
@@ -78,6 +87,7 @@
 			label="Share of what was due that was met, by habit and month"
 			name="{year} habits"
 			option={monthsOption('line', names, rates, ' %')}
+			points={pointsOf(rates, (value) => `${value} %`)}
 		/>
 		<NumbersTable
 			head={['Habit', ...names]}
@@ -103,6 +113,7 @@
 			label="Money by what it was for and by month"
 			name="{year} money"
 			option={monthsOption('bar', names, money)}
+			points={pointsOf(money, (value) => value.toFixed(2))}
 		/>
 		<NumbersTable
 			head={['For', ...names]}
@@ -119,6 +130,7 @@
 			name="{year} pages"
 			height={200}
 			option={monthsOption('bar', names, [{ name: 'pages', values: pages }])}
+			points={pointsOf([{ name: 'pages', values: pages }], String)}
 		/>
 	</section>
 {/if}

@@ -212,8 +212,13 @@ export function monthsOption(
 		const inks = [colours.ink, colours.accent, colours.rubric, colours.soft];
 		return {
 			...frame(colours),
-			grid: { left: 56, right: 16, top: 44, bottom: 28 },
-			legend: { show: true, top: 0, left: 0, textStyle: { color: colours.ink, fontFamily: font } },
+			grid: { left: 56, right: 16, top: rows.length > 1 ? 44 : 16, bottom: 28 },
+			legend: {
+				show: rows.length > 1,
+				top: 0,
+				left: 0,
+				textStyle: { color: colours.ink, fontFamily: font }
+			},
 			xAxis: { type: 'category', data: [...months], ...axes(colours) },
 			yAxis: {
 				type: 'value',

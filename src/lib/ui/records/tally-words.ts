@@ -1,5 +1,6 @@
+import type { Item } from '$lib/core/forms';
 import { clockText, moneyText, rateOf, type HabitTally, type Tally } from '$lib/core/records';
-import { numberWords } from '../words';
+import { nth, numberWords } from '../words';
 
 /** “47 %” */
 export function percent(share: number): string {
@@ -16,19 +17,50 @@ const count = (value: number, one: string, many = `${one}s`) =>
 	`${value} ${value === 1 ? one : many}`;
 
 /** How a habit went, in a sentence. */
-export function habitWords(name: string, tally: HabitTally): string {
+export function habitWords({ name, begins, ends }: Item, tally: HabitTally): string {
 	const rate = rateOf(tally);
 	if (rate === undefined) return `${name}: ${count(tally.met, 'time')}.`;
 	const runs =
 		tally.longest > 1 ? ` The longest run was ${count(tally.longest, tally.period)}.` : '';
-	return `${name}: ${tally.met} of ${tally.due}, ${percent(rate)}.${runs}`;
+	const since = begins === undefined ? '' : ` from the ${nth(begins)} on`;
+	const until = ends === undefined ? '' : ` until the ${nth(ends)}`;
+	return `${name}${since}${until}: ${tally.met} of ${tally.due}, ${percent(rate)}.${runs}`;
+}
+
+/** How money stands against a limit, in whole units, and against the month before. */
+export function moneyWords(
+	limit: number | undefined,
+	tally: Tally,
+	before: Tally | undefined
+): string[] {
+	const total = tally.of === 'rows' ? tally.money?.total : undefined;
+	const earlier = before?.of === 'rows' ? before.money?.total : undefined;
+	if (total === undefined) return [];
+	const left = limit === undefined ? undefined : 100 * limit - total;
+	const more = earlier === undefined ? undefined : total - earlier;
+	return [
+		...(left === undefined
+			? []
+			: [
+					left >= 0
+						? `${moneyText(left)} of the ${limit} that were meant are left.`
+						: `${moneyText(-left)} more than the ${limit} that were meant.`
+				]),
+		...(more === undefined
+			? []
+			: [
+					more === 0
+						? 'As much as in the month before.'
+						: `${moneyText(Math.abs(more))} ${more > 0 ? 'more' : 'less'} than in the month before.`
+				])
+	];
 }
 
 /** What a tally says, in a sentence or two; nothing where nothing was kept. */
 export function tallyWords(tally: Tally, locale: string): string[] {
 	switch (tally.of) {
 		case 'marks':
-			return tally.rows.map(({ item, tally: own }) => habitWords(item.name, own));
+			return tally.rows.map(({ item, tally: own }) => habitWords(item, own));
 		case 'levels': {
 			const counts = tally.levels.map(
 				(_, at) => [...tally.days.values()].filter((level) => level === at + 1).length
@@ -55,7 +87,7 @@ export function tallyWords(tally: Tally, locale: string): string[] {
 			);
 		case 'rows':
 			return [
-				`${tally.used} of ${count(tally.ruled, 'row')} used${tally.ranOut === undefined ? '' : `; it ran out on the ${tally.ranOut}${ordinal(tally.ranOut)}`}.`,
+				`${tally.used} of ${count(tally.ruled, 'row')} used${tally.ranOut === undefined ? '' : `; it ran out on the ${nth(tally.ranOut)}`}.`,
 				...(tally.money
 					? [
 							`${money(tally.money.total, locale)} in all, most of it for ${tally.money.byCategory[0]?.[0] || 'other things'} (${money(tally.money.byCategory[0]?.[1] ?? 0, locale)}).`
@@ -92,19 +124,14 @@ function fromTo(from: Mean, to: Mean): string {
 	return `From ${clockText(from.mean)} (give or take ${hoursWords(from.spread)}) to ${clockText(to.mean)} (give or take ${hoursWords(to.spread)}).`;
 }
 
-const fullWords = {
+/** How full something became. */
+export const fullWords = {
 	empty: 'stayed empty',
 	quarter: 'a quarter full',
 	half: 'half full',
 	full: 'full',
 	over: 'ran over'
 } as const;
-
-function ordinal(day: number): string {
-	const tens = day % 100;
-	if (tens >= 11 && tens <= 13) return 'th';
-	return ['th', 'st', 'nd', 'rd'][day % 10] ?? 'th';
-}
 
 /** Money in the person's language, without a sign of the currency. */
 export function money(minor: number, locale: string): string {

@@ -1,0 +1,49 @@
+import { cellOf, type MonthShape } from '../month';
+import type { Minor } from './money';
+import type { Tally } from './tally';
+import type { Tracker } from './trackers';
+
+/** What came in and went out in a month. */
+export interface Cash {
+	readonly income: Minor;
+	readonly spending: Minor;
+	/** What is carried over into the next month. */
+	readonly left: Minor;
+}
+
+/** What tables with sums come to together; undefined where nothing is said of what came in. */
+export function cashOf(
+	kept: readonly { readonly tracker: Tracker; readonly tally: Tally }[]
+): Cash | undefined {
+	const sums = kept.flatMap(({ tracker, tally }) =>
+		tally.of === 'rows' && tally.money
+			? [{ came: tracker.wish.kind === 'income', minor: tally.money.total }]
+			: []
+	);
+	if (!sums.some(({ came }) => came)) return undefined;
+	const of = (wanted: boolean) =>
+		sums.reduce((sum, { came, minor }) => sum + (came === wanted ? minor : 0), 0);
+	const [income, spending] = [of(true), of(false)];
+	return { income, spending, left: income - spending };
+}
+
+/** Money of a part of a week that lies in the month. */
+export interface WeekSum {
+	readonly first: number;
+	readonly last: number;
+	readonly minor: Minor;
+}
+
+/** Money by the weeks of a month, each from its first day in it to its last one. */
+export function sumsByWeek(byDay: ReadonlyMap<number, Minor>, shape: MonthShape): WeekSum[] {
+	const weeks: WeekSum[] = [];
+	for (let day = 1; day <= shape.days; day++) {
+		const minor = byDay.get(day) ?? 0;
+		const { row } = cellOf(shape, day);
+		const known = weeks[row];
+		weeks[row] = known
+			? { ...known, last: day, minor: known.minor + minor }
+			: { first: day, last: day, minor };
+	}
+	return weeks;
+}
