@@ -4,6 +4,10 @@ import type { Store } from '$lib/server/store';
 
 declare global {
 	namespace App {
+		interface PageData {
+			/** Address of a calendar that has answered before. */
+			calendar?: string;
+		}
 		interface Locals {
 			store: Store;
 			/** Colour scheme the person chose; `system` follows the device. */

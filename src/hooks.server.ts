@@ -3,16 +3,18 @@ import { knownLocale } from '$lib/core/month';
 import { loadDemo } from '$lib/server/demo';
 import { goneSignal } from '$lib/server/gone';
 import { refuse, safeHeaders } from '$lib/server/guard';
+import { copyNightly, databasePath } from '$lib/server/copies';
 import { openStore, type Store } from '$lib/server/store';
 import { asProblem, inOneShape, told } from '$lib/server/troubles';
 
 let store: Store | undefined;
 
 export const init: ServerInit = async () => {
-	const opened = await openStore(process.env.HORARIUM_DB ?? 'data/horarium.db');
+	const opened = await openStore(databasePath());
 	// However the process ends, everything is in the one file.
 	process.once('exit', () => opened.close());
 	if (process.env.HORARIUM_DEMO) await loadDemo(opened);
+	copyNightly(opened, databasePath());
 	store = opened;
 };
 

@@ -7,6 +7,7 @@ import { pdfResponse } from './pdf-response';
 import { svgResponse } from './page-response';
 import { faulty, tooMuch } from './problem';
 import { queryFaults, type Asks } from './query';
+import { isRecordsRoute, recordsAnswer, type RecordsRoute } from './records-answers';
 import { sizeFault } from './size-fault';
 
 /** A request of the open API. */
@@ -20,7 +21,7 @@ export interface ApiRequest {
 	readonly fonts: readonly FontFile[];
 }
 
-export type ApiRoute = 'plan' | 'pdf' | 'svg' | 'guide';
+export type ApiRoute = 'plan' | 'pdf' | 'svg' | 'guide' | RecordsRoute;
 
 const onlyValues = ['lines', 'stencil'];
 
@@ -31,6 +32,9 @@ export const asks = {
 	svg: { page: 'any', only: onlyValues },
 	png: { page: 'any', only: onlyValues, dpi: 'any' },
 	guide: {},
+	tally: {},
+	review: {},
+	'work-order': {},
 	strips: { page: 'any', paper: ['a4', 'letter'] },
 	none: {}
 } satisfies Record<string, Asks>;
@@ -43,6 +47,7 @@ export async function answer(request: ApiRequest): Promise<Response> {
 	const asked = new URLSearchParams(query);
 	const faults = queryFaults(asked, asks[route]);
 	if (faults.length > 0) return faulty(faults);
+	if (isRecordsRoute(route)) return recordsAnswer(route, body);
 	const include = asked.get('include')?.split(',') ?? [];
 	const unknown = include.find((name) => !included.includes(name));
 	if (unknown !== undefined)
@@ -83,11 +88,12 @@ function guideResponse(plan: Plan, run: ReturnType<typeof planRun>, plain: boole
 	if (plain)
 		return new Response(
 			guides
-				.map(({ page, size, cuts, cutsBetween, steps, checks }) =>
+				.map(({ page, size, cuts, cutsBetween, steps, pastes, checks }) =>
 					[
 						`Page ${page}`,
 						...cuts.map((cut) => (cutsBetween ? cut : `Cut first. ${cut}`)),
 						...steps.map((step, index) => `${index + 1}. ${sentenceOf(step, size)}`),
+						...pastes,
 						...checks.map((check) => `– ${check}`)
 					].join('\n')
 				)
@@ -95,11 +101,12 @@ function guideResponse(plan: Plan, run: ReturnType<typeof planRun>, plain: boole
 			{ headers: { 'content-type': 'text/plain; charset=utf-8' } }
 		);
 	return Response.json({
-		pages: guides.map(({ page, size, cuts, corners, steps, checks }) => ({
+		pages: guides.map(({ page, size, cuts, corners, steps, pastes, checks }) => ({
 			page,
 			cuts,
 			corners,
 			steps: steps.map((step) => ({ ...step, sentence: sentenceOf(step, size) })),
+			...(pastes.length > 0 ? { pastes } : {}),
 			checks
 		}))
 	});

@@ -1,6 +1,7 @@
 import type { Holds } from '$lib/core/draw';
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { setTimeout } from 'node:timers/promises';
 import { Kysely, Migrator, type ColumnType, type Migration } from 'kysely';
 import type { FontUse } from './fonts';
 import { migrations } from './migrations';
@@ -59,6 +60,13 @@ export interface Tables {
 		created_at: string;
 		deleted_at: string | null;
 	};
+	month_set: {
+		id: string;
+		name: string;
+		content: string;
+		created_at: string;
+		deleted_at: string | null;
+	};
 	own_font: {
 		id: string;
 		name: string;
@@ -83,6 +91,8 @@ export type Db = Kysely<Tables>;
 /** An open database: the file as queries see it, and the way to end it. */
 export interface OpenDatabase {
 	readonly db: Db;
+	/** Copies everything into another file, whole or not at all. */
+	readonly copyTo: (path: string) => Promise<void>;
 	/** Puts everything into the one file and closes it, at once: it is called when the process ends. */
 	readonly close: () => void;
 }
@@ -91,6 +101,9 @@ export interface OpenDatabase {
 const quietMs = 1000;
 /** While the program starts, it may wait for another one that starts on the same file. */
 const patienceAtStartMs = 10_000;
+/** A copy waits so long for the writes that are under way. */
+const patienceToCopyMs = 10_000;
+const copyPauseMs = 5;
 /** A file of less steps than these was made by a Horarium; its first table is the notebooks'. */
 const ownTable = 'kysely_migration';
 
@@ -134,12 +147,14 @@ async function prepared(
 	file.exec('PRAGMA synchronous = FULL');
 	file.exec('PRAGMA foreign_keys = ON');
 	checkFile(file, path);
-	let timer: ReturnType<typeof setTimeout> | undefined;
+	let timer: ReturnType<typeof globalThis.setTimeout> | undefined;
 	const committed = () => {
-		timer ??= setTimeout(() => {
-			timer = undefined;
-			emptyLog(file);
-		}, quietMs).unref();
+		timer ??= globalThis
+			.setTimeout(() => {
+				timer = undefined;
+				emptyLog(file);
+			}, quietMs)
+			.unref();
 	};
 	const db: Db = new Kysely<Tables>({ dialect: new FileDialect(file, committed) });
 	await migrate(db, file, path, steps);
@@ -148,6 +163,13 @@ async function prepared(
 	let open = true;
 	return {
 		db,
+		copyTo: async (copy) => {
+			// SQLite copies no file in the middle of a transaction.
+			for (const until = Date.now() + patienceToCopyMs; file.inTransaction;)
+				if (Date.now() > until) throw new Error('the database was busy all the time');
+				else await setTimeout(copyPauseMs);
+			copyWhole(file, copy);
+		},
 		close: () => {
 			if (!open) return;
 			open = false;
@@ -224,6 +246,10 @@ async function migrate(
 /** Copies the file as it stands, whole or not at all; what was copied before stays. */
 function copyAside(file: SqliteFile, copy: string): void {
 	if (copy.startsWith(':memory:') || existsSync(copy)) return;
+	copyWhole(file, copy);
+}
+
+function copyWhole(file: SqliteFile, copy: string): void {
 	const partial = `${copy}.${process.pid}`;
 	rmSync(partial, { force: true });
 	file.prepare<unknown[]>('VACUUM INTO ?').run(partial);

@@ -2,7 +2,7 @@ import type { Fault } from '$lib/core/formats';
 
 /** Something in the database that cannot be read. It stays as it is, and everything else works. */
 export interface SetAside {
-	readonly what: 'notebook' | 'month' | 'kind';
+	readonly what: 'notebook' | 'month' | 'kind' | 'set';
 	readonly id: string;
 	/** What it is called, as far as that can be told. */
 	readonly name: string;

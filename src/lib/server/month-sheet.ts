@@ -6,7 +6,7 @@ import { faulty } from './problem';
 import type { Asks } from './query';
 import type { SheetRequest } from './sheet-answers';
 import { placedMonth } from './shelf';
-import { sheetApart } from './work';
+import { sheetApart, TooMuch } from './work';
 
 /** What a kept month may be asked besides; the revision only keeps a browser from showing an older picture. */
 const ofKept: Asks = { printer: 'any', revision: 'any' };
@@ -28,7 +28,9 @@ export async function monthSheet(
 	}
 	const placed = await placedMonth(store, id, person);
 	if (!placed) error(404, 'There is no such month.');
-	const { plan, run } = placed;
+	const { plan, run, trouble } = placed;
+	// Without its run there is nothing to draw, and an empty sheet would be taken for the month.
+	if (trouble !== undefined) throw new TooMuch(trouble);
 	const correction = printer && correctionFor(printer);
 	const fonts = await store.fonts.files();
 	return sheetApart({ as, plan, run, query: url.search, fonts, correction }, gone);

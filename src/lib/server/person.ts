@@ -1,4 +1,13 @@
-import { handSchema, makingSchema, readJson } from '$lib/core/formats';
+import {
+	bankSchema,
+	outsideSchema,
+	handSchema,
+	makingSchema,
+	readJson,
+	yearlySchema
+} from '$lib/core/formats';
+import { noBank, type BankKnown } from '$lib/core/records';
+import type { Yearly } from '$lib/core/next';
 import { usualMaking, type MakingSettings } from '$lib/core/making';
 import { defaultHand, type Hand } from '$lib/core/hand';
 import type { PrintedBars } from '$lib/core/paper';
@@ -31,6 +40,39 @@ export class PersonStore {
 		const kept = await this.setting('making');
 		const making = kept === undefined ? undefined : readJson(makingSchema, kept);
 		return making?.ok ? making.value : usualMaking;
+	}
+
+	/** What comes every year. */
+	async yearly(): Promise<readonly Yearly[]> {
+		const kept = await this.setting('yearly');
+		const read = kept === undefined ? undefined : readJson(yearlySchema, kept);
+		return read?.ok ? read.value.yearly : [];
+	}
+
+	setYearly(yearly: readonly Yearly[]): Promise<void> {
+		return this.keep('yearly', JSON.stringify({ yearly }));
+	}
+
+	/** What is known of the person’s banks. */
+	async bank(): Promise<BankKnown> {
+		const kept = await this.setting('bank');
+		const read = kept === undefined ? undefined : readJson(bankSchema, kept);
+		return read?.ok ? read.value : noBank;
+	}
+
+	setBank(bank: BankKnown): Promise<void> {
+		return this.keep('bank', JSON.stringify(bank));
+	}
+
+	/** Addresses that have answered. */
+	async outside(): Promise<{ readonly band?: string; readonly calendar?: string }> {
+		const kept = await this.setting('outside');
+		const read = kept === undefined ? undefined : readJson(outsideSchema, kept);
+		return read?.ok ? read.value : {};
+	}
+
+	setOutside(addresses: { readonly band?: string; readonly calendar?: string }): Promise<void> {
+		return this.keep('outside', JSON.stringify(addresses));
 	}
 
 	setMaking(making: MakingSettings): Promise<void> {

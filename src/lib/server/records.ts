@@ -16,6 +16,16 @@ export class Records {
 			.execute();
 	}
 
+	/** How many entries each month has that has any. */
+	async counts(): Promise<ReadonlyMap<string, number>> {
+		const rows = await this.db
+			.selectFrom('entry')
+			.select(({ fn }) => ['month_id', fn.countAll<number>().as('count')])
+			.groupBy('month_id')
+			.execute();
+		return new Map(rows.map(({ month_id, count }) => [month_id, Number(count)]));
+	}
+
 	/** Sets and takes away entries of a month, all of them or none; of two windows the later one holds. */
 	async change(monthId: string, changes: readonly Change[]): Promise<void> {
 		await writing(this.db, async (tx) => {

@@ -1,5 +1,7 @@
 import {
 	aimSchema,
+	askSchema,
+	bankSchema,
 	cutsSchema,
 	drawnSchema,
 	missing,
@@ -19,6 +21,7 @@ import {
 	weekStartSchema,
 	whole,
 	wishSchema,
+	yearlySchema,
 	wishesSchema,
 	words
 } from '$lib/core/formats';
@@ -67,6 +70,16 @@ export const printerSchema = record({
 	downMm: measure(leastBarMm, mostBarMm).required(missing)
 }).required(missing);
 
+/** What another month can begin with. */
+export const monthSetSchema = record({
+	month: monthSchema.required(missing),
+	weekStart: weekStartSchema.required(missing),
+	aim: aimSchema.required(missing),
+	titles: titlesSchema,
+	theme: themeSchema,
+	wishes: wishesSchema
+}).required(missing);
+
 /** Whether something is to be deleted, or brought back. */
 export const deletedSchema = record({ deleted: flag().required(missing) }).required(missing);
 
@@ -85,8 +98,13 @@ export const bodies = {
 	language: languageSchema,
 	name: nameSchema,
 	ownKind: ownKindSchema,
+	monthSet: nameSchema.shape({ monthId: words(100).required(missing) }),
+	yearly: yearlySchema,
+	bank: bankSchema,
+	outside: askSchema,
 	printer: printerSchema,
 	deleted: deletedSchema,
+	copy: record({ file: words(100).required(missing) }).required(missing),
 	import: record({
 		document: planSchema,
 		/** The notebook it goes into; none for the one that comes with it. */

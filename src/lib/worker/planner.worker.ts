@@ -10,6 +10,8 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
+import type { Goal } from '$lib/core/forms';
+import { leveled, type Bandwidth, type Leveled } from '$lib/core/goals';
 import {
 	makingPlan,
 	monthWork,
@@ -48,6 +50,8 @@ export interface PlannerWorker {
 		today: string,
 		moved: Readonly<Record<string, string>>
 	) => Promise<MakingPlan>;
+	/** The least moving of goals that leaves time for all of them. */
+	leveled: (goals: readonly Goal[], bandwidth: Bandwidth) => Promise<Leveled | undefined>;
 	/** Seconds that another plan takes to draw, and how many of its wishes find no place. */
 	timeFor: (
 		plan: Plan,
@@ -135,6 +139,7 @@ expose({
 		}
 		return state.value;
 	},
+	leveled: async (...asked) => leveled(...asked),
 	making: async (...asked) => makingPlan(...asked),
 	timeFor: async (plan, workshop) => {
 		const run = await planned(plan, () => true);

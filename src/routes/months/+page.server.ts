@@ -1,6 +1,7 @@
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => {
+/** All months, and what the next one begins with: `from` names a month, a set, or nothing; otherwise it is the latest month. */
+export const load: PageServerLoad = async ({ locals, url }) => {
 	const notebooks = await locals.store.notebooks.all();
 	const setAside = await locals.store.setAside();
 	const faulty = new Set(setAside.map(({ id }) => id));
@@ -11,6 +12,11 @@ export const load: PageServerLoad = async ({ locals }) => {
 		notebook: names.get(month.notebookId) ?? ''
 	}));
 	const latest = months.findLast((month) => !month.deleted);
+	const sets = await locals.store.sets.all();
+	const from = url.searchParams.get('from') ?? latest?.id;
+	const set = sets.find(({ id, deleted }) => id === from && !deleted);
+	const month = months.find(({ id }) => id === from);
+	const chosen = month && (await locals.store.months.find(month.id));
 	return {
 		setAside,
 		notebooks: notebooks
@@ -18,7 +24,11 @@ export const load: PageServerLoad = async ({ locals }) => {
 			.map(({ id, notebook }) => ({ id, notebook })),
 		all: months.filter((month) => !month.deleted),
 		deleted: months.filter((month) => month.deleted),
-		/** A new month starts from the last one's set. */
-		latest: latest && (await locals.store.months.find(latest.id))
+		sets: sets.map(({ id, name, deleted }) => ({ id, name, deleted })),
+		/** The book that is being filled. */
+		notebookId: latest?.notebookId,
+		from: set?.id ?? chosen?.id ?? 'nothing',
+		begin: set?.content ?? chosen,
+		yearly: await locals.store.person.yearly()
 	};
 };

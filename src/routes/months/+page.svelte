@@ -3,7 +3,11 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { untrack } from 'svelte';
 	import { formatMonth, nextToPlan, parseMonth } from '$lib/core/month';
-	import { undated } from '$lib/core/next';
+	import { undated, withYearly } from '$lib/core/next';
+	import { toast } from 'svelte-sonner';
+	import Select from '$lib/ui/fields/Select.svelte';
+	import KeepAsSet from '$lib/ui/month/KeepAsSet.svelte';
+	import YearlyThings from '$lib/ui/month/YearlyThings.svelte';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
 	import { deleteWithUndo, setDeleted } from '$lib/ui/undo-toast';
@@ -25,21 +29,46 @@
 	let trouble = $state<string>();
 	const wanted = $derived(parseMonth(month));
 
+	const beginnings = $derived([
+		...data.all
+			.map(({ id, month }) => ({ value: id, label: `the wishes of ${monthWords(month)}` }))
+			.reverse(),
+		...data.sets
+			.filter(({ deleted }) => !deleted)
+			.map(({ id, name }) => ({ value: id, label: `the set “${name}”` })),
+		{ value: 'nothing', label: 'nothing' }
+	]);
+
+	function beginWith(from: string) {
+		void goto(`?from=${encodeURIComponent(from)}`, {
+			replaceState: true,
+			keepFocus: true,
+			noScroll: true
+		});
+	}
+
+	/** A month's wishes under a name, to begin others with. */
+	async function keepAsSet(monthId: string, name: string) {
+		const answer = await send('POST', '/app/sets', { monthId, name });
+		trouble = answer.kind === 'ok' ? undefined : troubleOf(answer);
+		if (answer.kind !== 'ok') return;
+		await invalidateAll();
+		toast(`Kept as the set “${name}”.`);
+	}
+
 	async function plan() {
-		if (!data.latest) return goto('/welcome');
-		const { notebookId, weekStart, aim, titles } = data.latest;
-		const from = parseMonth(data.latest.month);
-		const wishes =
-			from && wanted
-				? data.latest.wishes.map((wish) => undated(wish, from, wanted, data.locale))
-				: data.latest.wishes;
+		if (!data.notebookId || !wanted) return goto('/welcome');
+		const { begin } = data;
+		const from = begin && parseMonth(begin.month);
+		const kept = from ? begin.wishes.map((wish) => undated(wish, from, wanted, data.locale)) : [];
 		const answer = await send('POST', '/app/months', {
-			notebookId,
+			notebookId: data.notebookId,
 			month,
-			weekStart,
-			aim,
-			titles,
-			wishes
+			weekStart: begin?.weekStart ?? 'monday',
+			aim: begin?.aim ?? 'balanced',
+			titles: begin?.titles,
+			theme: begin?.theme,
+			wishes: withYearly(kept, data.yearly, wanted)
 		});
 		if (answer.kind === 'ok')
 			return goto(`/months/${textOf(answer.body, 'id')}`, { invalidateAll: true });
@@ -66,10 +95,8 @@
 		<button class="button button-main" disabled={!wanted} onclick={plan}>
 			Plan {wanted ? monthWords(wanted) : 'it'}
 		</button>
-		{#if data.latest}
-			<p class="text-sm text-ink-soft">
-				It starts with the wishes of {monthWords(data.latest.month)}.
-			</p>
+		{#if data.notebookId}
+			<Select label="It starts with" value={data.from} options={beginnings} onchange={beginWith} />
 		{/if}
 	</div>
 	{#if trouble}<p role="alert" class="mt-3 bg-caution-ground px-3 py-2">{trouble}</p>{/if}
@@ -83,6 +110,7 @@
 					<span class="block font-serif text-xl">{monthWords(entry.month)}</span>
 					<span class="text-ink-soft">{entry.notebook}</span>
 				</a>
+				<KeepAsSet month={monthWords(entry.month)} onkeep={(name) => keepAsSet(entry.id, name)} />
 				<button
 					class="button button-quiet"
 					aria-label="Delete {monthWords(entry.month)}"
@@ -93,6 +121,22 @@
 			</li>
 		{/each}
 	</ul>
+	{#if data.sets.some(({ deleted }) => !deleted)}
+		<h2 class="pt-8 pb-2 text-xl">Sets to begin with</h2>
+		<ul>
+			{#each data.sets.filter(({ deleted }) => !deleted) as { id, name } (id)}
+				<li class="flex items-center gap-4 border-b border-hairline py-2">
+					<span class="flex-1 font-serif text-lg">{name}</span>
+					<button
+						class="button button-quiet"
+						aria-label="Delete the set {name}"
+						onclick={() => deleteWithUndo(`/app/sets/${id}`, name, invalidateAll)}>Delete</button
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+	{#if data.notebookId}<YearlyThings yearly={data.yearly} />{/if}
 	{#if data.deleted.length > 0}
 		<h2 class="pt-8 pb-2 text-xl">Deleted</h2>
 		<ul>

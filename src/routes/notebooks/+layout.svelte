@@ -6,7 +6,8 @@
 		{ name: 'Notebooks', href: '/notebooks' },
 		{ name: 'Your hand', href: '/notebooks/hand' },
 		{ name: 'Lettering and quotes', href: '/notebooks/lettering' },
-		{ name: 'Printer check', href: '/notebooks/printer' }
+		{ name: 'Printer check', href: '/notebooks/printer' },
+		{ name: 'Everything in one file', href: '/notebooks/everything' }
 	];
 </script>
 

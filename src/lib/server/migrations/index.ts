@@ -10,6 +10,7 @@ import { rooms } from './008-rooms';
 import { monthTheme } from './009-theme';
 import { monthMaking } from './010-making';
 import { entries } from './011-entries';
+import { monthSets } from './012-month-sets';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -23,5 +24,6 @@ export const migrations: Record<string, Migration> = {
 	'008-rooms': rooms,
 	'009-theme': monthTheme,
 	'010-making': monthMaking,
-	'011-entries': entries
+	'011-entries': entries,
+	'012-month-sets': monthSets
 };

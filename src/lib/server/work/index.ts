@@ -1,12 +1,15 @@
 import type { Plan, Run } from '$lib/core/fit';
 import type { Checked } from '$lib/core/formats';
+import type { MakingPlan } from '$lib/core/making';
 import type { ApiRequest } from '../api-answers';
 import type { FontCheck } from '../font-check';
 import type { BodyName, BodyOf } from '../schemas';
 import type { SheetRequest } from '../sheet-answers';
+import type { Dump } from '../dump';
+import type { ReadShelf } from '../shelf-file';
 import { unpack } from './packed';
-import { inThread, threads } from './pool';
-import { tasks } from './tasks';
+import { budgetOfKeptMs, inThread, threads } from './pool';
+import { tasks, type MakingRequest } from './tasks';
 
 export { Busy, Gone, TooMuch } from './pool';
 
@@ -21,10 +24,12 @@ export function checkBody<Name extends BodyName>(
 	return pool ? inThread(pool, { name: 'check', input }, gone) : tasks.check(input);
 }
 
-/** The run of a plan. */
+/** The run of a month that is kept. */
 export function runApart(plan: Plan, gone?: AbortSignal): Promise<Run> {
 	const pool = threads();
-	return pool ? inThread(pool, { name: 'run', input: plan }, gone) : tasks.run(plan);
+	return pool
+		? inThread(pool, { name: 'run', input: plan }, gone, budgetOfKeptMs)
+		: tasks.run(plan);
 }
 
 /** The answer to a request of the open API. */
@@ -39,6 +44,24 @@ export async function answerApart(input: ApiRequest, gone: AbortSignal): Promise
 export async function sheetApart(input: SheetRequest, gone: AbortSignal): Promise<Response> {
 	const pool = threads();
 	return unpack(await (pool ? inThread(pool, { name: 'sheet', input }, gone) : tasks.sheet(input)));
+}
+
+/** The sittings in which a month is made. */
+export function makingApart(input: MakingRequest): Promise<MakingPlan> {
+	const pool = threads();
+	return pool ? inThread(pool, { name: 'making', input }) : tasks.making(input);
+}
+
+/** Everything that is kept as a ZIP. */
+export function packApart(dump: Dump): Promise<Uint8Array> {
+	const pool = threads();
+	return pool ? inThread(pool, { name: 'pack', input: dump }) : tasks.pack(dump);
+}
+
+/** What a ZIP holds: what somebody sends may be anything. */
+export function unpackApart(file: Uint8Array, gone: AbortSignal): Promise<ReadShelf> {
+	const pool = threads();
+	return pool ? inThread(pool, { name: 'unpack', input: file }, gone) : tasks.unpack(file);
 }
 
 /** Whether a font file can be written with: what somebody sends may be anything. */

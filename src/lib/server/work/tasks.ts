@@ -1,9 +1,12 @@
 import { planRun, type Plan, type Run } from '$lib/core/fit';
 import { readJson, type Checked, type Validator } from '$lib/core/formats';
+import { makingPlan, type Evenings, type MakingPlan, type Workshop } from '$lib/core/making';
 import { answer, type ApiRequest } from '../api-answers';
 import { checkFont, type FontCheck } from '../font-check';
 import { bodies, type BodyName, type BodyOf } from '../schemas';
 import { sheet, type SheetRequest } from '../sheet-answers';
+import type { Dump } from '../dump';
+import { packShelf, unpackShelf, type ReadShelf } from '../shelf-file';
 import { pack, type Packed } from './packed';
 
 /** The text of a request's body, and which schema it is held against. */
@@ -13,6 +16,16 @@ export interface CheckRequest<Name extends BodyName = BodyName> {
 }
 
 const validators: { readonly [Name in BodyName]: Validator<BodyOf<Name>> } = bodies;
+
+/** What is to be made of a month, and when there is time for it. */
+export interface MakingRequest {
+	readonly plan: Plan;
+	readonly run: Run;
+	readonly workshop: Workshop;
+	readonly evenings: Evenings;
+	readonly today: string;
+	readonly moved: Readonly<Record<string, string>>;
+}
 
 /** What is worked out apart from the thread that answers requests. All that goes in and out is plain data. */
 export const tasks = {
@@ -24,6 +37,16 @@ export const tasks = {
 	run: async (plan: Plan): Promise<Run> => planRun(plan),
 	answer: async (request: ApiRequest): Promise<Packed> => pack(await answer(request)),
 	sheet: async (request: SheetRequest): Promise<Packed> => pack(await sheet(request)),
+	making: async ({
+		plan,
+		run,
+		workshop,
+		evenings,
+		today,
+		moved
+	}: MakingRequest): Promise<MakingPlan> => makingPlan(plan, run, workshop, evenings, today, moved),
+	unpack: async (file: Uint8Array): Promise<ReadShelf> => unpackShelf(file),
+	pack: async (dump: Dump): Promise<Uint8Array> => packShelf(dump),
 	font: (file: Uint8Array): Promise<FontCheck> => checkFont(file)
 };
 
@@ -33,4 +56,7 @@ export type Job =
 	| { readonly name: 'run'; readonly input: Plan }
 	| { readonly name: 'answer'; readonly input: ApiRequest }
 	| { readonly name: 'sheet'; readonly input: SheetRequest }
+	| { readonly name: 'making'; readonly input: MakingRequest }
+	| { readonly name: 'unpack'; readonly input: Uint8Array }
+	| { readonly name: 'pack'; readonly input: Dump }
 	| { readonly name: 'font'; readonly input: Uint8Array };

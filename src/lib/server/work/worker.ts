@@ -15,6 +15,12 @@ export default function work(job: ThreadJob): Promise<unknown> {
 			return tasks.answer(job.input);
 		case 'sheet':
 			return tasks.sheet(job.input);
+		case 'making':
+			return tasks.making(job.input);
+		case 'unpack':
+			return tasks.unpack(job.input);
+		case 'pack':
+			return tasks.pack(job.input);
 		case 'font':
 			return tasks.font(job.input);
 	}

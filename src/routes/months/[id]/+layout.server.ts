@@ -1,8 +1,9 @@
 import { error } from '@sveltejs/kit';
 import { placedMonth } from '$lib/server/shelf';
+import { hasStandins } from '$lib/server/standins';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
+export const load: LayoutServerLoad = async ({ params, locals, depends, url }) => {
 	depends('horarium:month');
 	const placed = await placedMonth(locals.store, params.id, locals.person);
 	if (!placed) error(404, 'There is no such month.');
@@ -11,6 +12,10 @@ export const load: LayoutServerLoad = async ({ params, locals, depends }) => {
 	return {
 		printers: await locals.store.person.printers(),
 		ownKinds: await locals.store.kinds.all(),
+		// Where there is a stand-in, its address is proposed.
+		calendar:
+			(await locals.store.person.outside()).calendar ??
+			(hasStandins() ? `${url.origin}/standins/calendar.ics` : ''),
 		desk: {
 			id: record.id,
 			revision: record.revision,

@@ -32,6 +32,11 @@
 	/>
 	<div class="grid gap-8 border-t border-hairline pt-5 md:grid-cols-[minmax(22rem,30rem)_1fr]">
 		<BookForm {keeper} />
-		<BookOutlook notebook={keeper.notebook} planned={data.planned} left={data.left} />
+		<BookOutlook
+			notebook={keeper.notebook}
+			planned={data.planned}
+			left={data.left}
+			along={data.along}
+		/>
 	</div>
 </main>

@@ -1,5 +1,11 @@
+import { hasStandins } from '$lib/server/standins';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, params }) => ({
-	entries: await locals.store.records.ofMonth(params.id)
+export const load: PageServerLoad = async ({ locals, params, url }) => ({
+	entries: await locals.store.records.ofMonth(params.id),
+	bank: await locals.store.person.bank(),
+	// Where there is a stand-in, its address is proposed.
+	band:
+		(await locals.store.person.outside()).band ??
+		(hasStandins() ? `${url.origin}/standins/band` : '')
 });

@@ -174,7 +174,13 @@
 				{/each}
 			</nav>
 			{#if tracker}
-				{#key tracker.wish.id}<KeepPaper {desk} {records} {tracker} />{/key}
+				{#key tracker.wish.id}<KeepPaper
+						{desk}
+						{records}
+						{tracker}
+						bank={data.bank}
+						band={data.band}
+					/>{/key}
 			{/if}
 		</div>
 	{/if}

@@ -46,6 +46,7 @@ export const load: PageServerLoad = async ({ locals, params, depends }) => {
 		year,
 		months: kept.flat(),
 		lately: lately.flat(),
+		yearly: await store.person.yearly(),
 		next: next && { record: next.record, plan: next.plan }
 	};
 };

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
 	import { page } from '$app/state';
+	import { keptIn } from '$lib/core/next';
 	import { monthShape, formatMonth } from '$lib/core/month';
 	import {
+		cashOf,
 		measuredIn,
+		moneyText,
 		tallyOf,
 		together,
 		trackersOf,
@@ -14,6 +17,7 @@
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { followChoice } from '$lib/ui/records/colour-mode.svelte';
 	import { totalWords } from '$lib/ui/records/tally-words';
+	import { RecordsDesk } from '$lib/ui/records/records-desk.svelte';
 	import NextMonth from '$lib/ui/records/NextMonth.svelte';
 	import Notices from '$lib/ui/shell/Notices.svelte';
 	import TallyView from '$lib/ui/records/TallyView.svelte';
@@ -27,6 +31,17 @@
 		untrack(() => (page.url.searchParams.get('over') === 'next' ? 'next' : 'month'))
 	);
 	let asked = $state(false);
+	const records = $derived(
+		new RecordsDesk(
+			desk.id,
+			untrack(() => data.entries)
+		)
+	);
+	$effect(() => {
+		const opened = records;
+		return untrack(() => opened.open());
+	});
+	const entries = $derived([...records.known.values()]);
 
 	onMount(followChoice);
 
@@ -35,14 +50,11 @@
 	const title = $derived(monthWords(desk.plan.month));
 	/** A month that is kept only to some day is due until then. */
 	const until = $derived(
-		Math.max(
-			0,
-			...data.entries.map(({ about }) => Number(/(?:^|&)day=(\d+)/.exec(about)?.[1] ?? 0))
-		)
+		Math.max(0, ...entries.map(({ about }) => Number(/(?:^|&)day=(\d+)/.exec(about)?.[1] ?? 0)))
 	);
 	const kept = $derived(
 		trackersOf(desk.plan, desk.run).flatMap((tracker): { tracker: Tracker; tally: Tally }[] => {
-			const tally = tallyOf(tracker, data.entries, {
+			const tally = tallyOf(tracker, entries, {
 				month: shape,
 				hand: desk.plan.hand,
 				until: until || shape.days
@@ -50,8 +62,21 @@
 			return tally ? [{ tracker, tally }] : [];
 		})
 	);
-	const filled = $derived(new Set(data.entries.map(({ wish }) => wish)));
+	/** The same things in the month before. */
+	const before = $derived.by((): ReadonlyMap<string, Tally> => {
+		const [last] = data.lately;
+		return new Map(
+			last
+				? keptIn(last.plan, last.run, last.entries).map(({ tracker, tally }) => [
+						tracker.wish.id,
+						tally
+					])
+				: []
+		);
+	});
+	const filled = $derived(new Set(entries.map(({ wish }) => wish)));
 	const shown = $derived(kept.filter(({ tracker }) => filled.has(tracker.wish.id)));
+	const cash = $derived(cashOf(shown));
 	const empty = $derived(kept.filter(({ tracker }) => !filled.has(tracker.wish.id)));
 	/** Pages on which a month's totals are gathered. */
 	const reviews = $derived(
@@ -107,7 +132,14 @@
 		</p>
 	{/if}
 	{#if over === 'next'}
-		<NextMonth {desk} entries={data.entries} lately={data.lately} next={data.next} />
+		<NextMonth
+			{desk}
+			{records}
+			{entries}
+			lately={data.lately}
+			next={data.next}
+			yearly={data.yearly}
+		/>
 	{:else if over === 'year'}
 		<YearView months={data.months} year={data.year} />
 	{:else if shown.length === 0}
@@ -118,8 +150,27 @@
 		</p>
 	{:else}
 		{#each shown as { tracker, tally } (tracker.wish.id)}
-			<TallyView {tracker} {tally} days={shape.days} {month} locale={desk.plan.locale} />
+			<TallyView
+				{tracker}
+				{tally}
+				{shape}
+				before={before.get(tracker.wish.id)}
+				{month}
+				locale={desk.plan.locale}
+			/>
 		{/each}
+		{#if cash}
+			<section aria-label="In and out" class="border-t border-hairline py-4">
+				<h2 class="text-2xl">In and out</h2>
+				<p class="py-1">
+					{moneyText(cash.income)} came in, {moneyText(cash.spending)} went out:
+					<span class="font-serif text-rubric">{moneyText(cash.left)}</span>
+					{cash.left >= 0
+						? 'is carried over, the first line of next month’s income'
+						: 'is missing, and carried over as next month’s first line'}.
+				</p>
+			</section>
+		{/if}
 		{#if reviews.length > 0}
 			<section aria-label="To copy onto paper" class="border-t border-hairline py-4">
 				<h2 class="text-2xl">To copy onto paper</h2>

@@ -1,0 +1,129 @@
+import { allCompleted } from '$lib/core/catalogue';
+import { planRun } from '$lib/core/fit';
+import {
+	entriesSchema,
+	makingSchema,
+	missing,
+	planSchema,
+	readJson,
+	record,
+	toPlan,
+	whole,
+	words
+} from '$lib/core/formats';
+import { makingPlan, usualMaking } from '$lib/core/making';
+import { addMonths, monthShape } from '$lib/core/month';
+import { carried, keptIn, review } from '$lib/core/next';
+import { tallyOf, trackersOf } from '$lib/core/records';
+import { faulty, tooMuch } from './problem';
+import { sizeFault } from './size-fault';
+
+const entries = entriesSchema;
+
+/** Requests of the API about what was kept and how a month is made; each holds a plan document. */
+export const recordsBodies = {
+	tally: record({ plan: planSchema, entries, until: whole(1, 31) }).required(missing),
+	review: record({ plan: planSchema, entries }).required(missing),
+	'work-order': record({
+		plan: planSchema,
+		making: makingSchema.optional().default(usualMaking),
+		today: words(10)
+			.matches(/^\d{4}-\d{2}-\d{2}$/, 'must be a day such as 2027-04-24')
+			.required(missing)
+	}).required(missing)
+};
+
+export type RecordsRoute = keyof typeof recordsBodies;
+
+export function isRecordsRoute(route: string): route is RecordsRoute {
+	return route in recordsBodies;
+}
+
+/** Answers a request about records or making; nothing is stored. */
+export function recordsAnswer(route: RecordsRoute, body: string): Response {
+	switch (route) {
+		case 'tally': {
+			const read = readJson(recordsBodies.tally, body);
+			return read.ok ? tallied(read.value) : faulty(read.faults);
+		}
+		case 'review': {
+			const read = readJson(recordsBodies.review, body);
+			return read.ok ? reviewed(read.value) : faulty(read.faults);
+		}
+		case 'work-order': {
+			const read = readJson(recordsBodies['work-order'], body);
+			return read.ok ? ordered(read.value) : faulty(read.faults);
+		}
+	}
+}
+
+type Document = Parameters<typeof toPlan>[0];
+type Asked = { readonly plan: Document; readonly entries: Parameters<typeof keptIn>[2] };
+
+/** A plan and its run, or the answer to one that asks for too much. */
+function planned(document: Document) {
+	const large = sizeFault(document.wishes);
+	if (large) return { refusal: tooMuch({ ...large, path: `plan.${large.path}` }) };
+	const plan = toPlan({ ...document, wishes: allCompleted(document.wishes) });
+	return { plan, run: planRun(plan) };
+}
+
+function tallied({
+	plan: document,
+	entries,
+	until
+}: Asked & { readonly until?: number }): Response {
+	const made = planned(document);
+	if (made.refusal) return made.refusal;
+	const { plan, run } = made;
+	const month = monthShape(plan.month, plan.weekStart);
+	const tallies = trackersOf(plan, run).flatMap((tracker) => {
+		const tally = tallyOf(tracker, entries, { month, hand: plan.hand, until: until ?? month.days });
+		return tally
+			? [{ wish: tracker.wish.id, name: tracker.name, pages: tracker.pages, tally }]
+			: [];
+	});
+	return plainJson({ tallies });
+}
+
+function reviewed({ plan: document, entries }: Asked): Response {
+	const made = planned(document);
+	if (made.refusal) return made.refusal;
+	const { plan, run } = made;
+	const next = addMonths(plan.month, 1);
+	const { proposals, unchanged } = review([keptIn(plan, run, entries)], next);
+	return plainJson({
+		proposals: [...proposals, ...carried(plan, run, entries)].map(
+			({ id, wish, what, why, change }) => ({
+				id,
+				wish,
+				what,
+				why,
+				wishes: change(plan.wishes)
+			})
+		),
+		unchanged
+	});
+}
+
+function ordered({
+	plan: document,
+	making,
+	today
+}: {
+	readonly plan: Document;
+	readonly making: typeof usualMaking;
+	readonly today: string;
+}): Response {
+	const made = planned(document);
+	if (made.refusal) return made.refusal;
+	return plainJson(makingPlan(made.plan, made.run, making, making.evenings, today));
+}
+
+/** What is kept by name is a list of pairs in JSON. */
+function plainJson(value: unknown): Response {
+	const text = JSON.stringify(value, (_, part: unknown) =>
+		part instanceof Map ? [...part.entries()] : part
+	);
+	return new Response(text, { headers: { 'content-type': 'application/json' } });
+}

@@ -1,0 +1,3 @@
+export * from './band';
+export * from './calendar';
+export * from './state';

@@ -1,0 +1,7 @@
+import { json } from '@sveltejs/kit';
+import { version } from '../../../../../package.json';
+import { openApi } from '$lib/server/openapi';
+import type { RequestHandler } from './$types';
+
+/** The open API, described. */
+export const GET: RequestHandler = () => json(openApi(version));

@@ -1,0 +1,62 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+
+	let { data } = $props();
+	const troubles = $derived([
+		{ name: 'away', label: 'Out of reach', on: data.behaviour.away },
+		{ name: 'slow', label: 'Slow: three seconds an answer', on: data.behaviour.slow },
+		{ name: 'gaps', label: 'The band lay in a drawer every third day', on: data.behaviour.gaps },
+		{ name: 'later', label: 'The calendar has an event more', on: data.behaviour.later }
+	]);
+</script>
+
+<svelte:head><title>Stand-ins · Horarium</title></svelte:head>
+
+<main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-5">
+	<h1 class="pb-2 text-3xl">Stand-ins</h1>
+	<p class="max-w-prose">
+		Small simulated devices that stand in for a band and a calendar while Horarium is tried out.
+		They answer over HTTP as real ones do; Horarium does not know the difference.
+	</p>
+	<dl class="grid grid-cols-[8rem_1fr] gap-y-1 py-4">
+		<dt class="text-ink-soft">Band</dt>
+		<dd class="font-mono">{data.origin}/standins/band</dd>
+		<dt class="text-ink-soft">Calendar</dt>
+		<dd class="font-mono">{data.origin}/standins/calendar.ics</dd>
+	</dl>
+	<form method="POST" use:enhance class="border-y border-hairline py-3">
+		<fieldset class="flex flex-col gap-1">
+			<legend class="pb-1 font-serif text-xl">Troubles</legend>
+			{#each troubles as { name, label, on } (name)}
+				<label class="flex items-center gap-2">
+					<input type="checkbox" class="size-5 accent-calm" {name} checked={on} />
+					{label}
+				</label>
+			{/each}
+		</fieldset>
+		<button class="button mt-3">Behave so</button>
+	</form>
+	<h2 class="pt-4 pb-1 text-xl">The first days of May as the band has them</h2>
+	<table class="w-full text-left">
+		<thead class="text-sm text-ink-soft">
+			<tr
+				><th class="font-normal">Day</th><th class="font-normal">Steps</th><th class="font-normal"
+					>Asleep</th
+				></tr
+			>
+		</thead>
+		<tbody>
+			{#each data.sample as { date, steps, sleep } (date)}
+				<tr class="border-t border-hairline">
+					<td class="py-1">{date}</td>
+					<td>{steps ?? 'not worn'}</td>
+					<td
+						>{sleep
+							.map(({ from, to }) => `${from.slice(11, 16)}–${to.slice(11, 16)}`)
+							.join(', ')}</td
+					>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</main>
