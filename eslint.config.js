@@ -27,6 +27,7 @@ const order = [
 	'guide',
 	'making',
 	'records',
+	'goals',
 	'next',
 	'render',
 	'formats'

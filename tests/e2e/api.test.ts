@@ -13,8 +13,16 @@ beforeAll(async () => {
 });
 afterAll(() => app.stop());
 
+/** A connection that lay idle while a schema was made may be closed as it is taken up again: nothing was sent on it yet. */
+const asked: typeof fetch = (...request) =>
+	fetch(...request).catch((error: Error) => {
+		const { cause } = error;
+		if (cause instanceof Error && 'code' in cause && cause.code === 'UND_ERR_SOCKET')
+			return fetch(...request);
+		throw error;
+	});
 const post = (path: string, body: string, headers: Record<string, string> = {}) =>
-	fetch(`${app.address}${path}`, {
+	asked(`${app.address}${path}`, {
 		method: 'POST',
 		body,
 		headers: { 'content-type': 'application/json', ...headers }
@@ -219,4 +227,73 @@ function leaves(value: unknown): ((next: unknown) => void)[] {
 		},
 		...leaves(holder[key])
 	]);
+}
+
+describe('what the API says of itself', () => {
+	test('has examples that are answered as it says', async () => {
+		const response = await asked(`${app.address}/api/v1/openapi.json`);
+		const described = (await response.json()) as {
+			paths: Record<string, { post?: Described }>;
+		};
+		const posts = Object.entries(described.paths).flatMap(([path, { post }]) =>
+			post ? [[path, post] as const] : []
+		);
+		expect(posts).toHaveLength(7);
+		for (const [path, { requestBody, parameters = [], responses }] of posts) {
+			const query = parameters.flatMap(({ name, example }) =>
+				example ? [`${name}=${example}`] : []
+			);
+			const { example } = requestBody.content['application/json'];
+			const answer = await post(
+				`${path}${query.length > 0 ? `?${query.join('&')}` : ''}`,
+				JSON.stringify(example)
+			);
+			expect(answer.status, path).toBe(200);
+			const type = answer.headers.get('content-type')?.split(';')[0] ?? '';
+			expect(Object.keys(responses['200'].content), path).toContain(type);
+			await answer.arrayBuffer();
+			const refused = await post(path, JSON.stringify({ nothing: true }));
+			expect(refused.status, path).toBe(400);
+			expect(refused.headers.get('content-type')).toContain('application/problem+json');
+		}
+	});
+
+	test('tallies, reviews and orders of work are those of the core', async () => {
+		const entries = [1, 2, 5].map((day) => ({
+			wish: 'h',
+			about: `item=Walk&day=${day}`,
+			holds: 'mark',
+			value: 'x'
+		}));
+		const document = documentWith([{ id: 'h', kind: 'habits', items: [{ name: 'Walk' }] }]);
+		const answered = async (path: string, body: unknown) =>
+			(await post(path, JSON.stringify(body))).json();
+		const { tallies } = await answered('/api/v1/tally', { plan: document, entries, until: 10 });
+		expect(tallies[0].tally.rows[0].tally).toMatchObject({ met: 3, due: 10, longest: 2 });
+		const dump = documentWith([{ id: 'd', kind: 'notes' }]);
+		const over = [{ wish: 'd', about: '', holds: 'full', value: 'over' }];
+		const { proposals } = await answered('/api/v1/review', { plan: dump, entries: over });
+		expect(proposals.map(({ id }: { id: string }) => id)).toEqual(['d double']);
+		const made = await answered('/api/v1/work-order', { plan: document, today: '2027-04-20' });
+		const pages = made.sittings.flatMap(({ pieces }: { pieces: { tasks: { page: number }[] }[] }) =>
+			pieces.flatMap(({ tasks }) => tasks.map(({ page }) => page))
+		);
+		expect(new Set(pages).size).toBeGreaterThan(0);
+		const wrong = await post(
+			'/api/v1/tally',
+			JSON.stringify({ plan: document, entries: [{ ...entries[0], about: 'day=x' }] })
+		);
+		const { errors } = await wrong.json();
+		expect(errors[0].path).toBe('entries[0].about');
+	});
+});
+
+interface Described {
+	readonly parameters?: readonly { readonly name: string; readonly example?: string }[];
+	readonly requestBody: {
+		readonly content: {
+			readonly 'application/json': { readonly example: unknown };
+		};
+	};
+	readonly responses: { readonly 200: { readonly content: object } };
 }

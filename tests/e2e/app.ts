@@ -117,6 +117,7 @@ async function newWindow(
 	const context = await browser.newContext({
 		viewport: { width: 1280, height: 800 },
 		locale: 'en-GB',
+		timezoneId: 'UTC',
 		reducedMotion: 'reduce',
 		...options
 	});
@@ -176,6 +177,10 @@ export function onStage(path = '/', { wishes }: { wishes?: number } = {}): () =>
 	afterEach(async () => {
 		// What a test has told the browser to remember is no other test's business.
 		const { page } = stage;
+		// The next test begins with what this one left.
+		await expect
+			.poll(() => page.getByText('Saving …', { exact: true }).count(), { timeout: 30_000 })
+			.toBe(0);
 		if (page.url().startsWith(app.address)) await page.evaluate(() => localStorage.clear());
 		await context.clearPermissions();
 		for (const open of context.pages()) await open.close();

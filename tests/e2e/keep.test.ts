@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { onStage, saved } from './app';
+import { choose, onStage, saved } from './app';
 
 const stage = onStage('/months');
 let page: Page;
@@ -80,7 +80,8 @@ test('a month is copied by keyboard alone, and is there after a reload, as chart
 		.getByRole('region', { name: 'Weather inside' })
 		.getByText('most were “fair” (29)')
 		.waitFor();
-	const chart = page.getByRole('region', { name: 'Sleep' }).getByRole('img');
+	const sleep = page.getByRole('region', { name: 'Sleep' });
+	const chart = sleep.getByRole('group', { name: /Arrow keys go through it/ });
 	await expect.poll(() => chart.locator('svg path').count()).toBeGreaterThan(5);
 	const { context } = stage();
 	const csv = await context.request.get(
@@ -256,4 +257,129 @@ test('from the end of April to a planned May: what ran out grows, what stayed em
 	]);
 	expect(await page.getByText(/no place in the free pages/).count()).toBe(0);
 	await context.request.patch(`${app.address}/app/months/${may}`, { data: { deleted: false } });
+});
+
+test('where nothing was filled in, one word a page says what the next month needs', async () => {
+	await open('May 2027', 'look-back?over=next');
+	const line = page.getByRole('combobox', { name: /^How full was page 64\?/ });
+	await line.click();
+	await page.getByRole('option', { name: 'stayed empty' }).click();
+	await page
+		.getByRole('checkbox', { name: /rests$/ })
+		.first()
+		.waitFor();
+	await page.getByLabel('What went well').fill('Four loaves, and the reel at tempo.');
+	await page.getByLabel('What went well').blur();
+	await page.reload({ waitUntil: 'networkidle' });
+	await line.filter({ hasText: 'stayed empty' }).waitFor();
+	expect(await page.getByLabel('What went well').inputValue()).toContain('at tempo');
+});
+
+test('a month begins with a set, and with what comes every year', async () => {
+	const { app, context } = stage();
+	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await page.getByRole('button', { name: 'Keep as a set: the wishes of April 2027' }).click();
+	await page.getByLabel('Name of the set').fill('At sea');
+	await page.keyboard.press('Enter');
+	await page.getByText('Kept as the set “At sea”.').waitFor();
+	const sent = page.waitForResponse((response) => response.url().endsWith('/app/yearly'));
+	await page
+		.getByLabel(/^One a line, such as/)
+		.fill('9 June The captain’s birthday\n40 June no day');
+	await page.getByText(/Not understood, and not on the page: “40 June no day”/).waitFor();
+	await sent;
+	await choose(page, /^It starts with/, 'the set “At sea”');
+	await page.waitForURL(/from=/);
+	await page.getByRole('button', { name: 'Plan June 2027' }).click();
+	await page.getByRole('heading', { name: 'June 2027', level: 1 }).waitFor();
+	const record = await context.request.get(
+		`${page.url().replace('/months/', '/app/months/')}/plan.json`
+	);
+	const { wishes } = (await record.json()) as {
+		wishes: { kind: string; events?: { day: number; text: string }[] }[];
+	};
+	const calendar = wishes.find(({ kind }) => kind === 'month-calendar');
+	expect(calendar?.events).toEqual([{ day: 9, text: 'The captain’s birthday' }]);
+	expect(wishes.some(({ kind }) => kind === 'spending')).toBe(true);
+});
+
+test('a bank’s statement is written into the rows that are left, each booking once', async () => {
+	await open('March 2027', 'keep?way=paper&of=spending');
+	await page.getByText('From a bank’s statement').click();
+	const lines = [
+		'Konto;12345678',
+		'Buchungstag;Verwendungszweck;Betrag;Saldo',
+		'"29.03.2027";"BACKHAUS MEHL, Ost";"-12,50";"88,00"',
+		'"30.03.2027";"Reederei Lohn";"2.400,00";"2.488,00"',
+		'"31.03.2027";"FERRY CAFE 12";"-4,20";"2.483,80"',
+		'"01.04.2027";"BACKHAUS MEHL, Ost";"-3,10";"2.480,70"'
+	];
+	const give = (more: readonly string[] = []) =>
+		page.getByLabel('A statement as CSV').setInputFiles({
+			name: 'march.csv',
+			mimeType: 'text/csv',
+			buffer: Buffer.from([...lines, ...more].join('\r\n'), 'latin1')
+		});
+	await give();
+	await page.getByText('2 of March 2027.').waitFor();
+	await page.getByLabel('What BACKHAUS MEHL, Ost was for').fill('bread');
+	await page.getByLabel('What BACKHAUS MEHL, Ost was for').blur();
+	const learned = page.waitForResponse((response) => response.url().endsWith('/app/bank'));
+	await page.getByRole('button', { name: 'Write 2 into “Spending”' }).click();
+	await page.getByText('2 bookings were written in.').waitFor();
+	await learned;
+	await saved(page);
+	// What was it for is known the next time, and nothing comes twice.
+	await page.reload({ waitUntil: 'networkidle' });
+	await page.getByText('From a bank’s statement').click();
+	await give(['"31.03.2027";"BACKHAUS MEHL, West";"-2,00";"2.478,70"']);
+	await page.getByText('3 of March 2027, 2 of them written in before.').waitFor();
+	expect(await page.getByLabel('What BACKHAUS MEHL, West was for').inputValue()).toBe('bread');
+	const { context } = stage();
+	const csv = await context.request.get(
+		`${page.url().split('/keep')[0]?.replace('/months/', '/app/months/')}/records?wish=spending`
+	);
+	const text = await csv.text();
+	expect(text).toContain(',money,12.50');
+	expect(text).toContain(',money,4.20');
+});
+
+test('a band’s nights and a calendar’s events are looked at first, also when one of them is out of reach', async () => {
+	const { app } = stage();
+	const behave = async (label: string, on: boolean) => {
+		await page.goto(`${app.address}/standins`, { waitUntil: 'networkidle' });
+		await page.getByLabel(label).setChecked(on);
+		await page.getByRole('button', { name: 'Behave so' }).click();
+		await page.waitForLoadState('networkidle');
+		await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	};
+	await behave('Out of reach', true);
+	await open('May 2027', 'keep?way=paper&of=steps');
+	await page.getByText('From a band').click();
+	await page.getByRole('button', { name: 'Look', exact: true }).click();
+	await page.getByText(/answers with 503\. Nothing was taken\./).waitFor();
+	await behave('Out of reach', false);
+	await open('May 2027', 'keep?way=paper&of=steps');
+	await page.getByText('From a band').click();
+	await page.getByRole('button', { name: 'Look', exact: true }).click();
+	// To the 9th the engineer wrote the steps down by hand: they stay.
+	await page
+		.getByText(/^\d+ days would be written in.* something else stands already, and stays\.$/)
+		.waitFor();
+	await page.getByRole('button', { name: 'Write them in' }).click();
+	await page.getByText(/days were written in\. Undo takes them away again\./).waitFor();
+	await saved(page);
+
+	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await open('May 2027', '');
+	await page.getByTestId('wish-2').click();
+	await page.getByRole('button', { name: 'Look', exact: true }).click();
+	// The choir's 13th is left out, its 20th was moved to the 21st; 18:00 in Berlin are 16:00 by this clock.
+	await page.getByText(/^21 16:00 Choir, in the church$/).waitFor();
+	expect(await page.getByText(/^13 .*Choir/).count()).toBe(0);
+	await page.getByText('18 Dry dock').waitFor();
+	await page.getByRole('button', { name: 'Take them' }).click();
+	await page.getByText(/events were taken\. Undo takes them away again\./).waitFor();
+	await page.getByRole('button', { name: 'Look', exact: true }).click();
+	await page.getByText('The calendar is as it was.').waitFor();
 });

@@ -77,3 +77,38 @@ test('a file that is no plan is refused with words, a dropped one is shown befor
 	await page.getByRole('button', { name: 'Leave it' }).click();
 	expect(await months.count()).toBe(before);
 });
+
+test('everything goes into one file, into another Horarium, and back again', async () => {
+	const { app, browser, page } = stage();
+	await page.goto(`${app.address}/notebooks/everything`, { waitUntil: 'networkidle' });
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'Save everything' }).click();
+	const file = await (await download).path();
+	const other = await openWindow(browser);
+	await other.page.goto(`${empty.address}/notebooks/everything`, { waitUntil: 'networkidle' });
+	const input = other.page.getByLabel(/^A file that was saved here/);
+	await input.setInputFiles({
+		name: 'a.zip',
+		mimeType: 'application/zip',
+		buffer: Buffer.from('PK')
+	});
+	await other.page.getByText(/^Nothing was taken: file is no ZIP/).waitFor();
+	await input.setInputFiles(file);
+	await other.page.getByRole('row', { name: /^Months 3 0 0$/ }).waitFor();
+	await other.page.getByRole('button', { name: /^Take all of it/ }).click();
+	await other.page.getByText('It is brought in.').waitFor();
+	await input.setInputFiles(file);
+	await other.page.getByText('All of it is here already.').waitFor();
+	const months = async () => {
+		const list = await other.page.request.get(`${empty.address}/months`);
+		return (await list.text()).match(/April 2027/g)?.length ?? 0;
+	};
+	expect(await months()).toBeGreaterThan(0);
+	// What was there before is the first of the copies.
+	await other.page.getByRole('button', { name: /before$/ }).click();
+	await other.page.getByRole('button', { name: 'Yes, go back' }).click();
+	await other.page.getByText(/^Everything is as it was then/).waitFor();
+	expect(await months()).toBe(0);
+	expect(other.troubles).toEqual([]);
+	await other.context.close();
+});
