@@ -6,6 +6,7 @@
 	import '@fontsource/alegreya/500-italic.css';
 	import '@fontsource/patrick-hand/400.css';
 	import '../app.css';
+	import { onMount } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { loadFonts, setCoverage } from '$lib/ui/fonts.svelte';
 	import { Keeping, setKeeping } from '$lib/ui/keeping/keeping.svelte';
@@ -18,6 +19,8 @@
 	setKeeping(keeping);
 	setCoverage(() => data.coverage);
 	$effect(() => loadFonts(data.fonts));
+	// Until then what is clicked would not answer.
+	onMount(() => (document.documentElement.dataset.live = ''));
 </script>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-field focus:p-2"

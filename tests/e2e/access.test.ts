@@ -1,7 +1,7 @@
 import axe from 'axe-core';
 import { expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { onStage } from './app';
+import { onStage, visit } from './app';
 
 const stage = onStage('/', { wishes: 6 });
 
@@ -55,7 +55,7 @@ const all = undefined;
 async function allPass(paths: readonly string[]): Promise<void> {
 	const { page } = stage();
 	for (const path of paths) {
-		await page.goto(path, { waitUntil: 'networkidle' });
+		await visit(page, path);
 		if (/\/months\/[^/]+$/.test(path)) await page.getByTestId('wish-3').click();
 		if (path.endsWith('/pages/64')) {
 			await page.getByRole('button', { name: /^Add a cut/ }).click();
@@ -124,7 +124,7 @@ test('the focus goes to what was made, or to its neighbour', async () => {
 			return activeElement?.getAttribute('aria-label') ?? activeElement?.textContent?.trim();
 		});
 	const month = page.url();
-	await page.goto(`${month}/pages/64`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/pages/64`);
 	await page.getByRole('button', { name: /^Add a cut/ }).click();
 	await page.getByRole('menuitem').first().click();
 	await page.locator('[data-draft] input:focus').waitFor();
@@ -139,7 +139,7 @@ test('the focus goes to what was made, or to its neighbour', async () => {
 	await expect.poll(focused).toMatch(/^Add a cut/);
 	await kept;
 
-	await page.goto(month, { waitUntil: 'networkidle' });
+	await visit(page, month);
 	const trigger = page.getByRole('button', { name: /^Habits.*on page/ });
 	await trigger.click();
 	await page.getByRole('menuitem', { name: /^Send to page/ }).hover();
@@ -148,7 +148,7 @@ test('the focus goes to what was made, or to its neighbour', async () => {
 	await expect.poll(focused).toMatch(/^Habits/);
 	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 
-	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/months`);
 	await page
 		.getByRole('button', { name: /^Delete/ })
 		.first()

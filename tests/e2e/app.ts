@@ -172,7 +172,7 @@ export function onStage(path = '/', { wishes }: { wishes?: number } = {}): () =>
 	beforeEach(async () => {
 		const page = await context.newPage();
 		stage = { app, browser, context, page, troubles: watch(page) };
-		await page.goto(app.address + path, { waitUntil: 'networkidle' });
+		await visit(page, app.address + path);
 	});
 	afterEach(async () => {
 		// What a test has told the browser to remember is no other test's business.
@@ -223,4 +223,20 @@ export async function choose(
 			: list.getByRole('option', { name: option, exact: typeof option === 'string' });
 	await item.click();
 	await list.waitFor({ state: 'hidden' });
+}
+
+/** Goes to a page and waits until its controls answer. */
+export async function visit(page: Page, address: string): Promise<void> {
+	await page.goto(address, { waitUntil: 'commit' });
+	await live(page);
+}
+
+/** Loads a page again, as a person does, and waits until its controls answer. */
+export async function reloaded(page: Page): Promise<void> {
+	await page.reload({ waitUntil: 'commit' });
+	await live(page);
+}
+
+async function live(page: Page): Promise<void> {
+	await page.locator('html[data-live]').waitFor({ state: 'attached' });
 }

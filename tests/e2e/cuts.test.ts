@@ -1,12 +1,12 @@
 import { expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
-import { onStage, saved } from './app';
+import { onStage, saved, visit } from './app';
 
 const stage = onStage();
 
 async function openDesk(number: number) {
 	const { page } = stage();
-	await page.goto(`${page.url()}/pages/${number}`, { waitUntil: 'networkidle' });
+	await visit(page, `${page.url()}/pages/${number}`);
 	return page;
 }
 
@@ -76,12 +76,12 @@ test('a month with a window cover, a waterfall and a weekly set with tabs, from 
 		.first()
 		.waitFor();
 
-	await page.goto(`${month}/pages/64`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/pages/64`);
 	await begin(/^Waterfall/);
 	await page.getByLabel('Next one wider by').fill('3');
 	await make();
 	await made('Waterfall in steps of 3, leaves from 65 to 70').waitFor();
-	await page.goto(`${month}/pages/70`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/pages/70`);
 	await begin(/^Tabs/);
 	await page.getByLabel('To front page').fill('79');
 	await make();
@@ -89,7 +89,7 @@ test('a month with a window cover, a waterfall and a weekly set with tabs, from 
 	await saved(await back());
 
 	// Leaf through the book: the leaves beneath are seen through those above.
-	await page.goto(`${month}/pages/64`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/pages/64`);
 	const leaves = page.locator('svg[role="group"] mask');
 	expect(await leaves.count()).toBeGreaterThanOrEqual(2);
 	for (const left of [66, 68, 70]) {
@@ -98,7 +98,7 @@ test('a month with a window cover, a waterfall and a weekly set with tabs, from 
 	}
 	expect(await leaves.count()).toBeGreaterThanOrEqual(1);
 
-	await page.goto(`${month}/guide/65`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/guide/65`);
 	await page.getByRole('heading', { name: 'Cut first' }).waitFor();
 	await page.getByText(/on page 65: 114 mm from the left edge and 34 mm from the right/).waitFor();
 	const { app } = stage();

@@ -1,11 +1,11 @@
 import { test } from 'vitest';
-import { onStage, saved } from './app';
+import { onStage, saved, visit } from './app';
 
 const stage = onStage();
 
 async function openDesk(number: number) {
 	const { page } = stage();
-	await page.goto(`${page.url()}/pages/${number}`, { waitUntil: 'networkidle' });
+	await visit(page, `${page.url()}/pages/${number}`);
 	return page;
 }
 
@@ -105,8 +105,8 @@ test('a finger chooses first and moves then', async () => {
 		reducedMotion: 'reduce'
 	});
 	const page = await context.newPage();
-	await page.goto(app.address, { waitUntil: 'networkidle' });
-	await page.goto(`${page.url()}/pages/71`, { waitUntil: 'networkidle' });
+	await visit(page, app.address);
+	await visit(page, `${page.url()}/pages/71`);
 	const block = page.getByRole('button', { name: /^Sleep on page 71/ });
 	await block.tap();
 	const box = await block.boundingBox();

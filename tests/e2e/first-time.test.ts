@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import type { Browser } from 'playwright';
-import { launch, openWindow, saved, startApp, type App } from './app';
+import { type App, launch, openWindow, reloaded, saved, startApp, visit } from './app';
 
 let app: App;
 let browser: Browser;
@@ -14,7 +14,7 @@ afterAll(async () => {
 
 test('someone new has a drawn month in a few steps, in a notebook of their own numbers', async () => {
 	const { page, troubles } = await openWindow(browser);
-	await page.goto(app.address, { waitUntil: 'networkidle' });
+	await visit(page, app.address);
 	await page.getByRole('heading', { name: 'Which book, and which month?' }).waitFor();
 	await page.getByRole('button', { name: /^Small notebook/ }).click();
 	await page.getByLabel('Squares across').fill('26');
@@ -34,14 +34,14 @@ test('someone new has a drawn month in a few steps, in a notebook of their own n
 
 test('a notebook is changed; a grid that is too large is not kept', async () => {
 	const { page, troubles } = await openWindow(browser);
-	await page.goto(`${app.address}/notebooks`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/notebooks`);
 	await page.getByRole('link', { name: 'Change' }).click();
 	const across = page.getByLabel('Squares across');
 	await across.fill('23');
 	await saved(page);
 	await across.fill('90');
 	await page.getByText('Not saved until the marked number is put right').waitFor();
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	expect(await across.inputValue()).toBe('23');
 	await page.getByRole('link', { name: 'Month', exact: true }).click();
 	await page.getByText(/left 4 × 5 = 20 of 23/).waitFor();

@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { choose, onStage, saved } from './app';
+import { choose, onStage, reloaded, saved, visit } from './app';
 
 const stage = onStage('/months');
 let page: Page;
@@ -13,7 +13,7 @@ async function open(month: string, screen: string): Promise<void> {
 		.first()
 		.click();
 	await page.waitForURL(/\/months\/[^/]+$/);
-	await page.goto(`${page.url()}/${screen}`, { waitUntil: 'networkidle' });
+	await visit(page, `${page.url()}/${screen}`);
 }
 
 beforeEach(() => ({ page } = stage()));
@@ -67,11 +67,11 @@ test('a month is copied by keyboard alone, and is there after a reload, as chart
 	await page.getByLabel(/^A line each/).fill('23:30-7:10\n\n2230–600');
 	await page.getByLabel(/^A line each/).blur();
 	await saved(page);
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	expect(await page.getByLabel(/^A line each/).inputValue()).toBe('23:30-07:10\n\n22:30-06:00');
 
 	const month = page.url().replace(/\/keep.*/, '');
-	await page.goto(`${month}/look-back`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/look-back`);
 	const habits = page.getByRole('region', { name: 'Habits' });
 	await habits.getByText('Walk on deck: 16 of 31, 52 %.').waitFor();
 	// Days that were not due are left out: 15 of 31 days were.
@@ -113,7 +113,7 @@ test('the page is the form: arrows move, signs fill, undo takes back', async () 
 	await saved(page);
 	// Another window hears of it.
 	const other = await stage().context.newPage();
-	await other.goto(page.url(), { waitUntil: 'networkidle' });
+	await visit(other, page.url());
 	await current.focus();
 	await page.keyboard.press('o');
 	await page.getByRole('button', { name: 'Concertina, Thu 8: o' }).waitFor();
@@ -142,7 +142,7 @@ test('one day goes from the top to the end by Enter; what cannot be read is told
 	await field('Steps').press('Enter');
 	await page.getByText('“1e9” is no number').waitFor();
 	await saved(page);
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	const values = await habits.evaluateAll((inputs) =>
 		inputs.map((input) => (input instanceof HTMLInputElement ? input.value : ''))
 	);
@@ -159,7 +159,7 @@ test('what is filled in while nobody answers is not lost', async () => {
 	await field('Steps').press('Enter');
 	await page.getByRole('alert').filter({ hasText: 'does not answer' }).waitFor();
 	await page.unroute('**/records');
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await saved(page);
 	expect(await field('Steps').inputValue()).toBe('8,250');
 });
@@ -217,7 +217,7 @@ test('from the end of April to a planned May: what ran out grows, what stayed em
 		await months.text()
 	)?.[1];
 	await context.request.patch(`${app.address}/app/months/${may}`, { data: { deleted: true } });
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await open('April 2027', 'look-back?over=next');
 	await page.getByText('Feed the dough rests').waitFor();
 	await page.getByText('30 of 30 after 31 of 31').waitFor();
@@ -270,14 +270,14 @@ test('where nothing was filled in, one word a page says what the next month need
 		.waitFor();
 	await page.getByLabel('What went well').fill('Four loaves, and the reel at tempo.');
 	await page.getByLabel('What went well').blur();
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await line.filter({ hasText: 'stayed empty' }).waitFor();
 	expect(await page.getByLabel('What went well').inputValue()).toContain('at tempo');
 });
 
 test('a month begins with a set, and with what comes every year', async () => {
 	const { app, context } = stage();
-	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/months`);
 	await page.getByRole('button', { name: 'Keep as a set: the wishes of April 2027' }).click();
 	await page.getByLabel('Name of the set').fill('At sea');
 	await page.keyboard.press('Enter');
@@ -330,7 +330,7 @@ test('a bank’s statement is written into the rows that are left, each booking 
 	await learned;
 	await saved(page);
 	// What was it for is known the next time, and nothing comes twice.
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await page.getByText('From a bank’s statement').click();
 	await give(['"31.03.2027";"BACKHAUS MEHL, West";"-2,00";"2.478,70"']);
 	await page.getByText('3 of March 2027, 2 of them written in before.').waitFor();
@@ -347,11 +347,13 @@ test('a bank’s statement is written into the rows that are left, each booking 
 test('a band’s nights and a calendar’s events are looked at first, also when one of them is out of reach', async () => {
 	const { app } = stage();
 	const behave = async (label: string, on: boolean) => {
-		await page.goto(`${app.address}/standins`, { waitUntil: 'networkidle' });
+		await visit(page, `${app.address}/standins`);
 		await page.getByLabel(label).setChecked(on);
-		await page.getByRole('button', { name: 'Behave so' }).click();
-		await page.waitForLoadState('networkidle');
-		await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+		await Promise.all([
+			page.waitForResponse((response) => response.request().method() === 'POST'),
+			page.getByRole('button', { name: 'Behave so' }).click()
+		]);
+		await visit(page, `${app.address}/months`);
 	};
 	await behave('Out of reach', true);
 	await open('May 2027', 'keep?way=paper&of=steps');
@@ -370,7 +372,7 @@ test('a band’s nights and a calendar’s events are looked at first, also when
 	await page.getByText(/days were written in\. Undo takes them away again\./).waitFor();
 	await saved(page);
 
-	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/months`);
 	await open('May 2027', '');
 	await page.getByTestId('wish-2').click();
 	await page.getByRole('button', { name: 'Look', exact: true }).click();

@@ -1,7 +1,7 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import demoMonth from '../../demo/month.json';
-import { choose, onStage } from './app';
+import { choose, onStage, reloaded, visit } from './app';
 
 const stage = onStage('/', { wishes: 2 });
 let page: Page;
@@ -16,7 +16,7 @@ beforeEach(async () => {
 	});
 	const { id } = (await made.json()) as { id: string };
 	month = `${app.address}/months/${id}`;
-	await page.goto(`${month}/make`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/make`);
 	await page.getByRole('heading', { name: /^Sitting 1 of/ }).waitFor();
 });
 
@@ -38,7 +38,7 @@ test('a sitting is worked through, with what dries, and goes on after a reload',
 	// The letters wait for the lines, and nobody turns the page.
 	await now().getByRole('timer').filter({ hasText: 'until “rule all lines” is dry' }).waitFor();
 	await page.getByText('Do not turn or touch page 63 yet.').waitFor();
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await page.getByText('Do not turn or touch page 63 yet.').waitFor();
 	expect(await page.getByRole('checkbox', { name: /63\s*Rule all lines/ }).isChecked()).toBe(true);
 	await now().getByText('Something went wrong').click();
@@ -86,7 +86,7 @@ test('evenings, inks and rules change the sittings, and are kept', async () => {
 	});
 	await page.getByLabel('Lines before letters').uncheck();
 	await kept;
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	expect(await page.getByLabel('For', { exact: true }).inputValue()).toBe('90');
 	expect(await page.getByLabel('Lines before letters').isChecked()).toBe(false);
 	// A calendar has an event for each of them.
@@ -131,9 +131,9 @@ test('a spread is given to another sitting, also for whoever looks from elsewher
 	await kept;
 	// What a tablet ticks off beside the book is known here, too.
 	const tablet = await context.newPage();
-	await tablet.goto(`${month}/make`, { waitUntil: 'networkidle' });
+	await visit(tablet, `${month}/make`);
 	await tablet.evaluate(() => localStorage.clear());
-	await tablet.reload({ waitUntil: 'networkidle' });
+	await reloaded(tablet);
 	await tablet.getByRole('button', { name: 'After →' }).click();
 	await tablet.getByRole('heading', { name: /^Pages 62 and 63/ }).waitFor();
 	await tablet.getByRole('button', { name: 'Do pages 62 and 63 wherever it fits' }).click();

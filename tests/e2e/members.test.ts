@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { choose, onStage, saved } from './app';
+import { choose, onStage, reloaded, saved, visit } from './app';
 
 const stage = onStage();
 let page: Page;
@@ -27,7 +27,7 @@ test('something is put beside the calendar, told its room, and given a page of i
 	const grid = page.getByRole('img', { name: /^Pages 64 and 65/ });
 	await grid.locator('text', { hasText: 'Goals' }).waitFor();
 	await saved(page);
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await page.locator('[data-wish="goals"]').click();
 	await choose(page, /^Lives/, 'on a page by itself');
 	await expect.poll(() => inside('Month calendar')).toEqual(['Watches', 'To bake']);
@@ -74,7 +74,7 @@ test('a wish is dragged onto a composed page, and by keyboard members change pla
 
 test('on the page desk a member moves inside its room and stays there', async () => {
 	const month = page.url();
-	await page.goto(`${month}/pages/66`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/pages/66`);
 	await page.getByRole('button', { name: /^Letters on page 67/ }).focus();
 	await page.keyboard.press('ArrowLeft');
 	await page.keyboard.press('Enter');
@@ -89,7 +89,7 @@ test('on the page desk a member moves inside its room and stays there', async ()
 });
 
 test('a composed page comes with what it is made of, and a name of one’s own', async () => {
-	await page.goto(`${page.url()}/kinds`, { waitUntil: 'networkidle' });
+	await visit(page, `${page.url()}/kinds`);
 	await page.getByRole('searchbox').fill('health');
 	await page
 		.getByRole('button', { name: /Add.*Health page/ })

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { BrowserContext, Page } from 'playwright';
 import { readPdf } from '../support/read-pdf';
-import { choose, onStage, saved, watch, type App } from './app';
+import { type App, choose, onStage, reloaded, saved, visit, watch } from './app';
 
 const stage = onStage();
 let app: App;
@@ -65,7 +65,7 @@ describe('the month', () => {
 		await page.locator('svg text', { hasText: 'Dentist' }).first().waitFor();
 		await page.getByText('no day at all').waitFor();
 		await saved(page);
-		await page.reload({ waitUntil: 'networkidle' });
+		await reloaded(page);
 		const values = () =>
 			page
 				.getByLabel(/^What event/)
@@ -88,7 +88,7 @@ describe('the month', () => {
 		await page.getByLabel('Names, one a line').fill('Oil the bellows\nKnead');
 		await page.locator('svg text', { hasText: 'Knead' }).waitFor({ state: 'attached' });
 		await saved(page);
-		await page.reload({ waitUntil: 'networkidle' });
+		await reloaded(page);
 		expect(await wishNames()).toHaveLength(15);
 		expect(await page.locator('svg text', { hasText: 'Knead' }).count()).toBe(1);
 		await page.getByRole('button', { name: 'Habits Habit trackers p.' }).last().focus();
@@ -169,14 +169,14 @@ describe('the month', () => {
 			expect(await page.getByTestId('save-state').textContent()).toContain('Not saved');
 		});
 		await saved(page);
-		await page.reload({ waitUntil: 'networkidle' });
+		await reloaded(page);
 		expect(await wishNames()).toContain('Loose ends');
 	});
 
 	test('two windows do not overwrite each other silently', async () => {
 		const other = await context.newPage();
 		troubles.push(...watch(other));
-		await other.goto(page.url(), { waitUntil: 'networkidle' });
+		await visit(other, page.url());
 		// A change shows up in the other window by itself.
 		await wish('Cover').click();
 		await page.getByRole('textbox', { name: 'Title' }).fill('MAY TWO');
@@ -240,7 +240,7 @@ describe('the page desk and the guide', () => {
 		await page.getByRole('button', { name: 'Done: next' }).click();
 		await page.keyboard.press(' ');
 		await page.getByText(`Step 3 of ${of}, 2 done`).waitFor();
-		await page.reload({ waitUntil: 'networkidle' });
+		await reloaded(page);
 		await page.getByRole('button', { name: 'Follow step by step' }).click();
 		await page.getByText(`Step 3 of ${of}, 2 done`).waitFor();
 		for (let step = 2; step < of; step++) await page.keyboard.press(' ');
@@ -262,7 +262,7 @@ describe('the page desk and the guide', () => {
 		await page.getByText(/0 done$/).waitFor();
 		await page.getByRole('button', { name: 'Show all steps' }).click();
 		await page.getByRole('radio', { name: 'dots' }).click();
-		await page.reload({ waitUntil: 'networkidle' });
+		await reloaded(page);
 		expect(await page.getByRole('radio', { name: 'dots' }).getAttribute('aria-checked')).toBe(
 			'true'
 		);
@@ -301,10 +301,10 @@ test('pages carry a strict content security policy', async () => {
 });
 
 test('notebooks and months are deleted and brought back', async () => {
-	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/months`);
 	await page.getByRole('button', { name: 'Plan June 2027' }).click();
 	await page.getByRole('heading', { name: 'June 2027' }).waitFor();
-	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/months`);
 	await page.getByRole('button', { name: 'Delete June 2027' }).click();
 	await page.getByRole('button', { name: 'Undo' }).click();
 	await page.getByRole('link', { name: 'June 2027' }).waitFor();

@@ -4,7 +4,7 @@ import demoMonth from '../../demo/month.json';
 import type { BrowserContext, Page } from 'playwright';
 import { dotMm, type Notebook } from '../../src/lib/core/paper';
 import { readPdf } from '../support/read-pdf';
-import { choose, onStage, saved, type App } from './app';
+import { type App, choose, onStage, saved, visit } from './app';
 
 const stage = onStage('/notebooks');
 let app: App;
@@ -14,8 +14,7 @@ beforeEach(() => {
 	({ app, context, page } = stage());
 });
 
-const open = async (path: string) =>
-	page.goto(`${app.address}${path}`, { waitUntil: 'networkidle' });
+const open = async (path: string) => visit(page, `${app.address}${path}`);
 
 test('an odd notebook is measured, and its pages lie exactly on its dots', async () => {
 	await page

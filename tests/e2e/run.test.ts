@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { BrowserContext, Page } from 'playwright';
-import { choose, onStage, saved, type App } from './app';
+import { type App, choose, onStage, reloaded, saved } from './app';
 
 const stage = onStage();
 let app: App;
@@ -171,7 +171,7 @@ describe('what stands where', () => {
 		await ofSpread('62–63', 'Page 63 is drawn in the book');
 		await page.getByText('drawn', { exact: true }).first().waitFor();
 		await saved(page);
-		await page.reload({ waitUntil: 'networkidle' });
+		await reloaded(page);
 		const way = page.getByRole('radio', { name: /^Fewest pages/ });
 		await way.click();
 		await expect.poll(() => way.getAttribute('aria-checked')).toBe('true');

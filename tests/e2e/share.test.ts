@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { onStage, openWindow, startApp, type App } from './app';
+import { type App, onStage, openWindow, startApp, visit } from './app';
 
 const stage = onStage();
 let empty: App;
@@ -18,7 +18,7 @@ test('a month saved as a file is opened in an empty Horarium and is the same run
 	expect((await download).suggestedFilename()).toBe('horarium-2027-05.json');
 
 	const other = await openWindow(browser);
-	await other.page.goto(empty.address, { waitUntil: 'networkidle' });
+	await visit(other.page, empty.address);
 	await other.page.getByLabel(/^A file that was saved from Horarium/).setInputFiles(file);
 	await other.page.getByText(/planned for “Ferry log, volume 3”/).waitFor();
 	await other.page.getByRole('button', { name: 'Take it' }).click();
@@ -50,7 +50,7 @@ test('a month saved as a file is opened in an empty Horarium and is the same run
 
 test('a file that is no plan is refused with words, a dropped one is shown before it is taken', async () => {
 	const { app, page } = stage();
-	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/months`);
 	const input = page.getByLabel(/^A file that was saved from Horarium/);
 	const give = (text: string) =>
 		input.setInputFiles({
@@ -80,12 +80,12 @@ test('a file that is no plan is refused with words, a dropped one is shown befor
 
 test('everything goes into one file, into another Horarium, and back again', async () => {
 	const { app, browser, page } = stage();
-	await page.goto(`${app.address}/notebooks/everything`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/notebooks/everything`);
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'Save everything' }).click();
 	const file = await (await download).path();
 	const other = await openWindow(browser);
-	await other.page.goto(`${empty.address}/notebooks/everything`, { waitUntil: 'networkidle' });
+	await visit(other.page, `${empty.address}/notebooks/everything`);
 	const input = other.page.getByLabel(/^A file that was saved here/);
 	await input.setInputFiles({
 		name: 'a.zip',

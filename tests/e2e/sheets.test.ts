@@ -4,7 +4,7 @@ import { PNG } from 'pngjs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
-import { choose, onStage, openWindow, saved, startApp, type App } from './app';
+import { type App, choose, onStage, openWindow, reloaded, saved, startApp, visit } from './app';
 
 const stage = onStage();
 let empty: App;
@@ -81,7 +81,7 @@ describe('sheets', () => {
 test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: the same run', async () => {
 	const { browser, page } = stage();
 	const month = page.url();
-	await page.goto(`${month}/pages/69`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/pages/69`);
 	const block = (place: string) =>
 		page.getByRole('button', {
 			name: new RegExp(`^Weather inside on page 69.* from dot ${place}$`)
@@ -96,14 +96,14 @@ test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: 
 	await page.keyboard.press('Control+y');
 	await block('0, 2').waitFor();
 
-	await page.goto(`${month}/guide/69`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/guide/69`);
 	await page.getByRole('button', { name: 'Follow step by step' }).click();
 	const status = page.getByText(/^Step \d+ of \d+, \d+ done$/);
 	const of = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1]);
 	const half = Math.floor(of / 2);
 	for (let step = 0; step < half; step++) await page.keyboard.press(' ');
 	await page.getByText(`Step ${half + 1} of ${of}, ${half} done`).waitFor();
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await page.getByRole('button', { name: 'Follow step by step' }).click();
 	await page.getByText(`Step ${half + 1} of ${of}, ${half} done`).waitFor();
 	for (let step = half; step < of; step++) await page.keyboard.press(' ');
@@ -127,7 +127,7 @@ test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: 
 	expect((await readPdf(pdf)).pages).toHaveLength(named('.svg').length);
 
 	const other = await openWindow(browser);
-	await other.page.goto(empty.address, { waitUntil: 'networkidle' });
+	await visit(other.page, empty.address);
 	await other.page.getByLabel(/^A file that was saved from Horarium/).setInputFiles({
 		name: 'month.json',
 		mimeType: 'application/json',
@@ -143,7 +143,7 @@ test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: 
 		at
 			.locator('[aria-label="The run of pages"] ol a svg path')
 			.evaluateAll((paths) => paths.map((path) => path.getAttribute('d')));
-	await page.goto(month, { waitUntil: 'networkidle' });
+	await visit(page, month);
 	expect(await run(other.page)).toEqual(await run(page));
 	expect(other.troubles).toEqual([]);
 	await other.context.close();

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { onStage, saved } from './app';
+import { onStage, reloaded, saved, visit } from './app';
 
 const stage = onStage('/', { wishes: 3 });
 
@@ -23,7 +23,7 @@ test('colours are proposed, mended where they are not legible, drawn and kept', 
 	await page.getByText(/accent: on no page/).waitFor();
 	await page.getByLabel('Motif, in words').fill('bollards');
 	await saved(page);
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await page.getByText('bollards').waitFor();
 	await page.getByText('Colours', { exact: true }).click();
 	await page.getByRole('button', { name: 'No colours of its own' }).click();
@@ -37,7 +37,7 @@ test('the next month takes last month’s colours with one click', async () => {
 	const path = new URL(page.url()).pathname;
 	const record = await context.request.get(`${app.address}/app${path}/plan.json`);
 	const { theme } = (await record.json()) as { theme?: { lines: string } };
-	await page.goto(`${app.address}/months`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/months`);
 	await page.getByRole('button', { name: /^Plan June/ }).click();
 	await page.getByRole('heading', { name: 'June 2027' }).waitFor();
 	await page.getByText('Colours', { exact: true }).click();

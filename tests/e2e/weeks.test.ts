@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { choose, onStage, saved } from './app';
+import { choose, onStage, saved, visit } from './app';
 
 const stage = onStage();
 
@@ -45,7 +45,7 @@ test('a set of eight boxes gets a head across the top, a foot and tasks in it, e
 test('beside a door the set has a room that is seen all through it', async () => {
 	const { page } = stage();
 	const month = page.url();
-	await page.goto(`${month}/pages/74`, { waitUntil: 'networkidle' });
+	await visit(page, `${month}/pages/74`);
 	await page.getByRole('button', { name: /^Add a cut/ }).click();
 	await page.getByRole('menuitem', { name: /^Side door/ }).click();
 	await page.getByLabel('To front page').fill('79');

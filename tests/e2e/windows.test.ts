@@ -1,6 +1,6 @@
 import type { Page } from 'playwright';
 import { expect, test } from 'vitest';
-import { onStage, saved } from './app';
+import { onStage, reloaded, saved, visit } from './app';
 
 const stage = onStage('/', { wishes: 2 });
 
@@ -77,7 +77,7 @@ test('a locked database is told with its reason, and nothing is lost over a relo
 		.getByText(/The database is locked by another program. Your changes stay here/)
 		.waitFor();
 	page.on('dialog', (dialog) => void dialog.accept());
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	await page.getByText('LOCKED OUT').first().waitFor();
 	await page.unroute('**/app/months/*');
 	await page.getByText('May 2027 is not saved.').waitFor({ state: 'detached' });
@@ -114,7 +114,7 @@ test('undo survives a reload and a walk to another screen', async () => {
 	await walkTo(page, 'Sheets');
 	await page.getByRole('link', { name: 'Month', exact: true }).click();
 	await page.getByTestId('wish-0').waitFor();
-	await page.reload({ waitUntil: 'networkidle' });
+	await reloaded(page);
 	const undo = page.getByRole('button', { name: 'Undo' });
 	while (await undo.isEnabled()) await undo.click();
 	await saved(page);
@@ -124,7 +124,7 @@ test('undo survives a reload and a walk to another screen', async () => {
 test('a run that is planned late does not cover the month that was taken from another window', async () => {
 	const { page, context } = stage();
 	const other = await context.newPage();
-	await other.goto(page.url(), { waitUntil: 'networkidle' });
+	await visit(other, page.url());
 	await retitle(other, 'FROM THE OTHER');
 	await saved(other);
 	await page.getByText('FROM THE OTHER').first().waitFor();
@@ -137,7 +137,7 @@ test('a run that is planned late does not cover the month that was taken from an
 
 test('a notebook is changed on both of its screens by one keeper', async () => {
 	const { page, app } = stage();
-	await page.goto(`${app.address}/notebooks`, { waitUntil: 'networkidle' });
+	await visit(page, `${app.address}/notebooks`);
 	await page.locator('main a[href*="-"][href^="/notebooks/"]').first().click();
 	await page.getByRole('link', { name: 'Measure it with a ruler' }).click();
 	await page.getByLabel('length of 20 squares').fill('99');

@@ -5,6 +5,9 @@ import { Saver } from '../keeping/saver.svelte';
 import { keep, kept } from '../making/kept-here';
 import { send, troubleOf } from '../send';
 
+/** What a window that has just been opened asks the others. */
+const whatChanged = 'what changed';
+
 /** Steps that can be taken back. */
 const mostSteps = 500;
 
@@ -17,6 +20,8 @@ export class RecordsDesk {
 	private future = $state.raw<readonly (readonly Change[])[]>([]);
 	/** What the server has not confirmed. */
 	private pending: readonly Change[] = [];
+	/** What this window has changed: another that was loading meanwhile may not have heard of it. */
+	private readonly changedHere = new Map<string, Change>();
 	private readonly pendingKey: string;
 	private channel: BroadcastChannel | undefined;
 
@@ -43,8 +48,12 @@ export class RecordsDesk {
 	open(): () => void {
 		this.channel = new BroadcastChannel(`horarium records ${this.monthId}`);
 		this.channel.onmessage = ({ data }: MessageEvent<unknown>) => {
-			if (isChanges(data)) for (const change of data) this.show(change);
+			if (data === whatChanged) {
+				if (this.changedHere.size > 0)
+					this.channel?.postMessage(this.reversed([...this.changedHere.values()]));
+			} else if (isChanges(data)) for (const change of data) this.show(change);
 		};
+		this.channel.postMessage(whatChanged);
 		const left = kept(this.pendingKey, isChanges);
 		if (left && left.length > 0) this.put(left);
 		return () => {
@@ -89,7 +98,7 @@ export class RecordsDesk {
 		this.put(step);
 	}
 
-	/** What brings back what stands there now. */
+	/** Changes to what stands there now. */
 	private reversed(changes: readonly Change[]): Change[] {
 		return changes.map((change) => ({
 			...change,
@@ -103,7 +112,10 @@ export class RecordsDesk {
 	}
 
 	private put(changes: readonly Change[]): void {
-		for (const change of changes) this.show(change);
+		for (const change of changes) {
+			this.show(change);
+			this.changedHere.set(entryKey(change), change);
+		}
 		this.wait(withChanges(this.pending, changes));
 		this.saver.write(this.pending);
 		this.channel?.postMessage(changes);
