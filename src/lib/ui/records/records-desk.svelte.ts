@@ -20,8 +20,6 @@ export class RecordsDesk {
 	private future = $state.raw<readonly (readonly Change[])[]>([]);
 	/** What the server has not confirmed. */
 	private pending: readonly Change[] = [];
-	/** What this window has changed: another that was loading meanwhile may not have heard of it. */
-	private readonly changedHere = new Map<string, Change>();
 	private readonly pendingKey: string;
 	private channel: BroadcastChannel | undefined;
 
@@ -49,8 +47,9 @@ export class RecordsDesk {
 		this.channel = new BroadcastChannel(`horarium records ${this.monthId}`);
 		this.channel.onmessage = ({ data }: MessageEvent<unknown>) => {
 			if (data === whatChanged) {
-				if (this.changedHere.size > 0)
-					this.channel?.postMessage(this.reversed([...this.changedHere.values()]));
+				// A window that was loading meanwhile has not heard of it.
+				const changed = withChanges([], [...this.past, ...this.future].flat());
+				this.channel?.postMessage(this.reversed(changed));
 			} else if (isChanges(data)) for (const change of data) this.show(change);
 		};
 		this.channel.postMessage(whatChanged);
@@ -112,10 +111,7 @@ export class RecordsDesk {
 	}
 
 	private put(changes: readonly Change[]): void {
-		for (const change of changes) {
-			this.show(change);
-			this.changedHere.set(entryKey(change), change);
-		}
+		for (const change of changes) this.show(change);
 		this.wait(withChanges(this.pending, changes));
 		this.saver.write(this.pending);
 		this.channel?.postMessage(changes);
