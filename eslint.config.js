@@ -30,6 +30,7 @@ const order = [
 	'goals',
 	'next',
 	'render',
+	'labels',
 	'formats'
 ];
 

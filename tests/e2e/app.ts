@@ -122,7 +122,7 @@ async function newWindow(
 		...options
 	});
 	// Other tests run beside.
-	context.setDefaultTimeout(90_000);
+	context.setDefaultTimeout(15_000);
 	return context;
 }
 

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { afterAll, beforeAll, expect, test } from 'vitest';
+import { readPdf } from '../support/read-pdf';
 import { type App, onStage, openWindow, startApp, visit } from './app';
 
 const stage = onStage();
@@ -111,4 +112,67 @@ test('everything goes into one file, into another Horarium, and back again', asy
 	expect(await months()).toBe(0);
 	expect(other.troubles).toEqual([]);
 	await other.context.close();
+});
+
+test('date labels come out of the printer, with its troubles in words, or on a sheet for scissors', async () => {
+	const { app, page } = stage();
+	const labels = `${new URL(page.url()).pathname}/labels`;
+	const printer = async (act: () => Promise<void>) => {
+		await visit(page, `${app.address}/standins`);
+		await Promise.all([
+			page.waitForResponse((response) => response.request().method() === 'POST'),
+			act()
+		]);
+		await visit(page, app.address + labels);
+		await page.getByLabel('Weekdays', { exact: true }).check();
+		await page.getByLabel('Dates', { exact: true }).uncheck();
+	};
+	const look = () => page.getByRole('button', { name: 'Look' }).click();
+	await visit(page, app.address + labels);
+	const sheet = await page.getByRole('link', { name: 'Sheet (PDF)' }).getAttribute('href');
+	const pdf = await readPdf(await (await page.request.get(app.address + sheet)).body());
+	expect(pdf.pages[0]?.text.split(' ').slice(-1)).toEqual(['31']);
+	const tape = page.getByRole('img', { name: /^1, 2, 3/ });
+	// A picture of 31 dates is 31 × 5 mm × 8 dots wide.
+	await expect
+		.poll(() => tape.evaluate((image) => image instanceof HTMLImageElement && image.naturalWidth))
+		.toBe(1240);
+	await page.getByLabel('Its address').fill(`${app.address}/standins/printer`);
+	await page.getByText('three', { exact: true }).click();
+	await look();
+	await page
+		.getByText(/Labels of 3 squares are 15\smm high, and the tape is 12\smm wide/)
+		.waitFor();
+	await page.getByText('one square', { exact: true }).click();
+	await page.getByLabel('Weekdays', { exact: true }).check();
+	await page.getByLabel('Dates', { exact: true }).uncheck();
+	await page.getByRole('button', { name: 'Print 7 labels' }).click();
+	await page.getByText('All 7 labels are printed.').waitFor();
+	// The address is remembered once it has printed.
+	await printer(async () => {
+		await page.getByLabel('The label printer is jammed').check();
+		await page.getByRole('button', { name: 'Behave so' }).click();
+	});
+	await look();
+	await page.getByRole('button', { name: 'Print 7 labels' }).click();
+	await page.getByText('The tape is stuck in the printer.').waitFor();
+	await page.getByText('0 of 7 are printed; the next one is “Mon”.').waitFor();
+	await printer(async () => {
+		await page.getByLabel('The label printer is jammed').uncheck();
+		await page.getByRole('button', { name: 'Behave so' }).click();
+	});
+	await printer(() => page.getByRole('button', { name: 'nearly at its end' }).click());
+	await look();
+	await page.getByText('The tape ends before them').waitFor();
+	await page.getByRole('button', { name: 'Print 7 labels' }).click();
+	await page.getByText('4 of 7 are printed; the next one is “Fri”.').waitFor();
+	const other = await stage().context.newPage();
+	await visit(other, `${app.address}/standins`);
+	await other.getByRole('button', { name: 'Put a new tape in' }).click();
+	await other.getByText('It is ready; 8.00 m').waitFor();
+	await page.getByRole('button', { name: 'Go on with the other 3' }).click();
+	await page.getByText('All 7 labels are printed.').waitFor();
+	await other.reload();
+	// 3 labels of 10 mm came off the new roll.
+	await other.getByText('It is ready; 7.97 m').waitFor();
 });

@@ -36,6 +36,10 @@ export const asks = {
 	review: {},
 	'work-order': {},
 	strips: { page: 'any', paper: ['a4', 'letter'] },
+	'labels.pdf': { sets: 'any', high: 'any', paper: ['a4', 'letter'] },
+	'labels.svg': { sets: 'any', high: 'any', paper: ['a4', 'letter'], page: 'any' },
+	tape: { sets: 'any', high: 'any' },
+	label: { sets: 'any', high: 'any', label: 'any' },
 	none: {}
 } satisfies Record<string, Asks>;
 

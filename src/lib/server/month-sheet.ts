@@ -18,9 +18,16 @@ export async function monthSheet(
 	as: SheetRequest['as']
 ): Promise<Response> {
 	const refused = refusedQuery(url, { ...asks[as], ...ofKept });
-	if (refused) return refused;
-	const { store, person, gone } = locals;
-	const wanted = url.searchParams.get('printer');
+	return refused ?? keptSheet(locals, id, { as, query: url.searchParams });
+}
+
+/** Draws something of a kept month. */
+export async function keptSheet(
+	{ store, person, gone }: App.Locals,
+	id: string,
+	{ as, query }: { readonly as: SheetRequest['as']; readonly query: URLSearchParams }
+): Promise<Response> {
+	const wanted = query.get('printer');
 	const printer = (await store.person.printers()).find((known) => known.id === wanted);
 	if (wanted !== null && !printer) {
 		const message = `is no printer that is kept; “${wanted}” is none of them`;
@@ -33,5 +40,5 @@ export async function monthSheet(
 	if (trouble !== undefined) throw new TooMuch(trouble);
 	const correction = printer && correctionFor(printer);
 	const fonts = await store.fonts.files();
-	return sheetApart({ as, plan, run, query: url.search, fonts, correction }, gone);
+	return sheetApart({ as, plan, run, query: query.toString(), fonts, correction }, gone);
 }

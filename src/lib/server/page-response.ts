@@ -23,7 +23,7 @@ export function svgResponse(
 	const asked = askedOf(run, query);
 	if (asked instanceof Response) return asked;
 	const art = pageArt(plan, run, asked.page, asked.drawn);
-	return file(renderSvg(art, faces(fonts)), 'image/svg+xml', nameOf(plan, asked.page, 'svg'));
+	return drawing(renderSvg(art, faces(fonts)), 'image/svg+xml', nameOf(plan, asked.page, 'svg'));
 }
 
 /** The page of `?page=` as a PNG of `?dpi=` dots per inch, 300 by default. */
@@ -42,7 +42,7 @@ export async function pngResponse(
 		return faulty([{ path: 'dpi', message }]);
 	}
 	const png = await renderPng(pageArt(plan, run, asked.page, asked.drawn), faces(fonts), dpi);
-	return file(new Uint8Array(png), 'image/png', nameOf(plan, asked.page, 'png'));
+	return drawing(new Uint8Array(png), 'image/png', nameOf(plan, asked.page, 'png'));
 }
 
 function askedOf(run: Run, query: URLSearchParams): Asked | Response {
@@ -79,7 +79,8 @@ function nameOf(plan: Plan, page: Page, kind: string): string {
 	return `horarium-${formatMonth(plan.month)}-page-${page.number}.${kind}`;
 }
 
-function file(content: BlobPart, type: string, name: string): Response {
+/** A drawing that a browser shows, and saves under a name. */
+export function drawing(content: BlobPart, type: string, name: string): Response {
 	return new Response(new Blob([content]), {
 		headers: {
 			'content-type': type,

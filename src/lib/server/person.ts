@@ -20,6 +20,13 @@ export interface Printer extends PrintedBars {
 	readonly name: string;
 }
 
+/** Addresses of devices and services on this machine or network that have answered. */
+export interface Outside {
+	readonly band?: string;
+	readonly calendar?: string;
+	readonly printer?: string;
+}
+
 /** What is kept of the person: the measured hand, how they work, and the printers they print with. */
 export class PersonStore {
 	constructor(private readonly db: Db) {}
@@ -65,13 +72,13 @@ export class PersonStore {
 	}
 
 	/** Addresses that have answered. */
-	async outside(): Promise<{ readonly band?: string; readonly calendar?: string }> {
+	async outside(): Promise<Outside> {
 		const kept = await this.setting('outside');
 		const read = kept === undefined ? undefined : readJson(outsideSchema, kept);
 		return read?.ok ? read.value : {};
 	}
 
-	setOutside(addresses: { readonly band?: string; readonly calendar?: string }): Promise<void> {
+	setOutside(addresses: Outside): Promise<void> {
 		return this.keep('outside', JSON.stringify(addresses));
 	}
 

@@ -8,11 +8,18 @@ export type Reached =
 	| { readonly kind: 'text'; readonly text: string; readonly tag?: string }
 	/** It is as it was when the tag was given. */
 	| { readonly kind: 'same' }
-	| { readonly kind: 'trouble'; readonly says: string };
+	/** With what it answered, where it refused. */
+	| { readonly kind: 'trouble'; readonly says: string; readonly text?: string };
 
 const mostBytes = 10_000_000;
 const patienceMs = 8000;
 const mostHops = 3;
+
+/** What is handed to an address, and of which media type. */
+export interface Sent {
+	readonly type: string;
+	readonly body: Uint8Array;
+}
 
 /** Networks of a home, and this machine itself (RFC 1918, 4193, 6762, 3927). */
 const near = new BlockList();
@@ -50,12 +57,13 @@ export function addressOf(text: string): URL | string {
 /**
  * Asks an address on this machine or network, and no other: the machine's number is looked at as the connection is made, so
  * that a name cannot stand for another one meanwhile. Redirects are followed on the same host only; it is limited in size and time.
+ * With `sent` something is handed over.
  */
-export async function reach(text: string, tag?: string): Promise<Reached> {
+export async function reach(text: string, tag?: string, sent?: Sent): Promise<Reached> {
 	let url = addressOf(text);
 	if (typeof url === 'string') return trouble(url);
 	for (let hop = 0; hop <= mostHops; hop++) {
-		const answer = await ask(url, tag);
+		const answer = await ask(url, tag, sent);
 		if (answer.kind !== 'moved') return answer;
 		const next = addressOf(new URL(answer.to, url).href);
 		if (typeof next === 'string') return trouble(next);
@@ -70,11 +78,20 @@ export async function reach(text: string, tag?: string): Promise<Reached> {
 
 const trouble = (says: string): Reached => ({ kind: 'trouble', says });
 
-function ask(url: URL, tag: string | undefined): Promise<Reached | { kind: 'moved'; to: string }> {
+function ask(
+	url: URL,
+	tag: string | undefined,
+	sent: Sent | undefined
+): Promise<Reached | { kind: 'moved'; to: string }> {
 	return new Promise((resolve) => {
 		const send = url.protocol === 'https:' ? httpsRequest : httpRequest;
 		const request = send(url, {
-			headers: { accept: '*/*', ...(tag ? { 'if-none-match': tag } : {}) },
+			method: sent ? 'POST' : 'GET',
+			headers: {
+				accept: '*/*',
+				...(tag ? { 'if-none-match': tag } : {}),
+				...(sent ? { 'content-type': sent.type, 'content-length': sent.body.length } : {})
+			},
 			lookup: nearOnly,
 			signal: AbortSignal.timeout(patienceMs)
 		});
@@ -89,8 +106,6 @@ function ask(url: URL, tag: string | undefined): Promise<Reached | { kind: 'move
 			if (statusCode === 304) return done(response, resolve, { kind: 'same' });
 			if (statusCode >= 300 && statusCode < 400 && headers.location)
 				return done(response, resolve, { kind: 'moved', to: headers.location });
-			if (statusCode !== 200)
-				return done(response, resolve, trouble(`${url.host} answers with ${statusCode}.`));
 			const chunks: Buffer[] = [];
 			let bytes = 0;
 			response.on('data', (chunk: Buffer) => {
@@ -101,15 +116,14 @@ function ask(url: URL, tag: string | undefined): Promise<Reached | { kind: 'move
 					resolve(trouble(`${url.host} sends more than ${mostBytes / 1e6} MB: nothing was taken.`));
 				}
 			});
-			response.on('end', () =>
-				resolve({
-					kind: 'text',
-					text: Buffer.concat(chunks).toString('utf8'),
-					...(headers.etag ? { tag: headers.etag } : {})
-				})
-			);
+			response.on('end', () => {
+				const text = Buffer.concat(chunks).toString('utf8');
+				const says = `${url.host} answers with ${statusCode}.`;
+				if (statusCode !== 200) return resolve({ kind: 'trouble', says, text });
+				resolve({ kind: 'text', text, ...(headers.etag ? { tag: headers.etag } : {}) });
+			});
 		});
-		request.end();
+		request.end(sent?.body);
 	});
 }
 

@@ -4,13 +4,14 @@ import { formatMonth } from '$lib/core/month';
 import type { Correction } from '$lib/core/render/pdf';
 import { renderStrips } from '$lib/core/render/strips-pdf';
 import { checkSheetFont, type FontFile } from './fonts';
+import { labelsResponse, type LabelsAs } from './label-answers';
 import { noSuchPage, pngResponse, svgResponse } from './page-response';
 import { pdfAnswer, pdfResponse } from './pdf-response';
 import { faulty } from './problem';
 
 /** Something of a kept month to be drawn on a sheet. */
 export interface SheetRequest {
-	readonly as: 'pdf' | 'svg' | 'png' | 'strips';
+	readonly as: 'pdf' | 'svg' | 'png' | 'strips' | LabelsAs;
 	readonly plan: Plan;
 	readonly run: Run;
 	/** Checked against what the address may be asked. */
@@ -34,6 +35,8 @@ export async function sheet(request: SheetRequest): Promise<Response> {
 			return pngResponse(plan, run, asked, fonts);
 		case 'strips':
 			return stripsResponse(plan, run, asked, correction);
+		default:
+			return labelsResponse(as, plan, run, asked, fonts, correction);
 	}
 }
 

@@ -1,3 +1,4 @@
 export * from './band';
 export * from './calendar';
+export * from './printer';
 export * from './state';

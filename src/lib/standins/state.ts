@@ -8,9 +8,11 @@ export interface Behaviour {
 	readonly gaps: boolean;
 	/** The calendar has an event more. */
 	readonly later: boolean;
+	/** The label printer's tape is stuck. */
+	readonly jammed: boolean;
 }
 
-const usual: Behaviour = { away: false, slow: false, gaps: false, later: false };
+const usual: Behaviour = { away: false, slow: false, gaps: false, later: false, jammed: false };
 let now = usual;
 
 export function behaviour(): Behaviour {

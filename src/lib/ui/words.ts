@@ -21,3 +21,9 @@ export function nth(count: number): string {
 	const end = ['th', 'st', 'nd', 'rd'][count % 10] ?? 'th';
 	return `${count}${tens >= 11 && tens <= 13 ? 'th' : end}`;
 }
+
+/** A length, in metres from one on: "155 mm", "1.2 m". */
+export function lengthWords(mm: number): string {
+	const rounded = (value: number) => numberWords(Math.round(value * 10) / 10);
+	return mm < 1000 ? `${rounded(mm)}\u00a0mm` : `${rounded(mm / 1000)}\u00a0m`;
+}

@@ -1,5 +1,5 @@
 import { onlyWithStandins } from '$lib/server/standins';
-import { bandDays, behave, behaviour } from '$lib/standins';
+import { bandDays, behave, behaviour, printerStatus, putTapeIn } from '$lib/standins';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ url }) => {
@@ -7,16 +7,34 @@ export const load: PageServerLoad = ({ url }) => {
 	const { gaps } = behaviour();
 	return {
 		behaviour: behaviour(),
+		printer: printerStatus(behaviour()),
 		origin: url.origin,
 		sample: bandDays('2027-05-01', '2027-05-07', 'engineer', gaps)
 	};
 };
 
+/** A roll that ends after a few labels. */
+const almostNothingMm = 40;
+
 export const actions: Actions = {
-	default: async ({ request }) => {
+	behave: async ({ request }) => {
 		onlyWithStandins();
 		const form = await request.formData();
 		const is = (name: string) => form.get(name) === 'on';
-		behave({ away: is('away'), slow: is('slow'), gaps: is('gaps'), later: is('later') });
+		behave({
+			away: is('away'),
+			slow: is('slow'),
+			gaps: is('gaps'),
+			later: is('later'),
+			jammed: is('jammed')
+		});
+	},
+	tape: () => {
+		onlyWithStandins();
+		putTapeIn();
+	},
+	end: () => {
+		onlyWithStandins();
+		putTapeIn(almostNothingMm);
 	}
 };

@@ -6,7 +6,8 @@
 		{ name: 'away', label: 'Out of reach', on: data.behaviour.away },
 		{ name: 'slow', label: 'Slow: three seconds an answer', on: data.behaviour.slow },
 		{ name: 'gaps', label: 'The band lay in a drawer every third day', on: data.behaviour.gaps },
-		{ name: 'later', label: 'The calendar has an event more', on: data.behaviour.later }
+		{ name: 'later', label: 'The calendar has an event more', on: data.behaviour.later },
+		{ name: 'jammed', label: 'The label printer is jammed', on: data.behaviour.jammed }
 	]);
 </script>
 
@@ -15,16 +16,18 @@
 <main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-5">
 	<h1 class="pb-2 text-3xl">Stand-ins</h1>
 	<p class="max-w-prose">
-		Small simulated devices that stand in for a band and a calendar while Horarium is tried out.
-		They answer over HTTP as real ones do; Horarium does not know the difference.
+		Small simulated devices that stand in for a band, a calendar and a label printer while Horarium
+		is tried out. They answer over HTTP as real ones do; Horarium does not know the difference.
 	</p>
 	<dl class="grid grid-cols-[8rem_1fr] gap-y-1 py-4">
 		<dt class="text-ink-soft">Band</dt>
 		<dd class="font-mono">{data.origin}/standins/band</dd>
 		<dt class="text-ink-soft">Calendar</dt>
 		<dd class="font-mono">{data.origin}/standins/calendar.ics</dd>
+		<dt class="text-ink-soft">Label printer</dt>
+		<dd class="font-mono">{data.origin}/standins/printer</dd>
 	</dl>
-	<form method="POST" use:enhance class="border-y border-hairline py-3">
+	<form method="POST" action="?/behave" use:enhance class="border-y border-hairline py-3">
 		<fieldset class="flex flex-col gap-1">
 			<legend class="pb-1 font-serif text-xl">Troubles</legend>
 			{#each troubles as { name, label, on } (name)}
@@ -36,6 +39,24 @@
 		</fieldset>
 		<button class="button mt-3">Behave so</button>
 	</form>
+	<h2 class="pt-4 pb-1 text-xl">The label printer</h2>
+	<p>
+		It is {data.printer.state}; {(data.printer.leftMm / 1000).toFixed(2)} m of tape of
+		{data.printer.tapeMm} mm are left.
+	</p>
+	<form method="POST" use:enhance class="flex flex-wrap gap-2 py-2">
+		<button class="button" formaction="?/tape">Put a new tape in</button>
+		<button class="button" formaction="?/end">Put one in that is nearly at its end</button>
+	</form>
+	<!-- What is too long is reached by keys. -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div class="overflow-x-auto bg-desk p-2" role="region" aria-label="The tape" tabindex="0">
+		<img
+			class="h-[12mm] max-w-none bg-print"
+			src="/standins/printer/tape.svg?left={data.printer.leftMm}"
+			alt="What was printed last"
+		/>
+	</div>
 	<h2 class="pt-4 pb-1 text-xl">The first days of May as the band has them</h2>
 	<table class="w-full text-left">
 		<thead class="text-sm text-ink-soft">

@@ -12,6 +12,6 @@ export { themeSchema } from './theme-schema';
 export { handSchema, weekStartSchema } from './person-schema';
 export { cutsFault, cutsSchema } from './cut-schema';
 export { fontUseSchema, listOfRanges } from './font-schema';
-export { askSchema, bankSchema, outsideSchema } from './bank-schema';
+export { askSchema, bankSchema, labelSchema, outsideSchema } from './bank-schema';
 export { yearlySchema } from './yearly-schema';
 export { drawnFromVersion1, wishFromVersion1 } from './version-1';

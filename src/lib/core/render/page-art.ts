@@ -45,6 +45,17 @@ export const dotMm = 0.35;
 export const cutDashMm = 2;
 export const cutPenMm = 0.2;
 const lineMm = 0.3;
+
+/** Paper without anything on it. */
+export const blankArt: Omit<PageArt, 'width' | 'height'> = {
+	tints: [],
+	dots: [],
+	strokes: [],
+	pen: lineMm,
+	cuts: [],
+	texts: [],
+	palette: usualPalette
+};
 const hairlineMm = 0.1;
 
 /** Everything that is to be drawn on a page of a run, where the notebook has it. */
@@ -58,7 +69,7 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 	const cuts = leafLines(notebook, cutsOf(plan), frontOf(page.number)).flatMap((lines) =>
 		page.side === 'right' ? lines.front : lines.back
 	);
-	const bare = { ...size, tints: [], texts: [], dots: [], cuts, palette: usualPalette };
+	const bare = { ...blankArt, ...size, cuts };
 	if (drawn === 'stencil')
 		return {
 			...bare,
@@ -78,7 +89,7 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 		if (mark.kind !== 'arc') return [];
 		return [{ points: arcPoints(mark, mark.part).map(at), closed: mark.part === 'whole' }];
 	});
-	if (drawn === 'lines') return { ...bare, strokes, pen: lineMm };
+	if (drawn === 'lines') return { ...bare, strokes };
 	const dots: Dot[] = [];
 	for (let y = 0; y <= page.rows; y++)
 		for (let x = 0; x <= page.columns; x++) dots.push(at({ x, y }));
@@ -92,7 +103,6 @@ export function pageArt(plan: Plan, run: Run, page: Page, drawn: Drawn = 'everyt
 		),
 		dots,
 		strokes,
-		pen: lineMm,
 		texts: marks.flatMap((mark): ArtText[] => {
 			if (mark.kind !== 'text') return [];
 			const set = setText(mark, hand);

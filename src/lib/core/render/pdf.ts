@@ -2,6 +2,7 @@ import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
 import type { Faces } from './faces';
 import {
+	blankArt,
 	cutDashMm,
 	cutPenMm,
 	dotMm,
@@ -32,26 +33,36 @@ export async function renderPdf(
 	correction: Correction = { x: 1, y: 1 },
 	drawn: Drawn = 'everything'
 ): Promise<Uint8Array> {
-	const { width, height } = plan.notebook.pageMm;
-	const size: [number, number] = [
-		width * pointsPerMm * correction.x,
-		height * pointsPerMm * correction.y
-	];
+	const { pageMm, name } = plan.notebook;
+	// A PDF without a page is not a PDF; an empty run prints as an empty page.
+	const empty = { ...blankArt, ...pageMm };
+	const arts = run.pages.map((page) => pageArt(plan, run, page, drawn));
+	return renderArts(arts.length > 0 ? arts : [empty], name, faces, correction);
+}
+
+/** Drawn sheets as a PDF at true size, one a page. */
+export async function renderArts(
+	arts: readonly PageArt[],
+	title: string,
+	faces: Faces,
+	correction: Correction = { x: 1, y: 1 }
+): Promise<Uint8Array> {
 	const document = new PDFDocument({
 		autoFirstPage: false,
-		size,
 		margin: 0,
-		info: { Title: plan.notebook.name, Creator: 'Horarium', CreationDate: new Date(0) }
+		info: { Title: title, Creator: 'Horarium', CreationDate: new Date(0) }
 	});
 	const finished = collectPdf(document);
 	registerFaces(document, faces);
-	for (const page of run.pages) {
+	for (const art of arts) {
+		const size: [number, number] = [
+			art.width * pointsPerMm * correction.x,
+			art.height * pointsPerMm * correction.y
+		];
 		document.addPage({ size, margin: 0 });
 		document.scale(correction.x * pointsPerMm, correction.y * pointsPerMm);
-		drawPage(document, pageArt(plan, run, page, drawn), faces);
+		drawPage(document, art, faces);
 	}
-	// A PDF without a page is not a PDF; an empty run prints as an empty dotted page.
-	if (run.pages.length === 0) document.addPage({ size, margin: 0 });
 	document.end();
 	return finished;
 }

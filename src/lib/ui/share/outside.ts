@@ -8,7 +8,7 @@ export type Outside =
 
 /** Asks an address by way of the server, which asks none but those on this machine and its network. */
 export async function askOutside(
-	what: 'band' | 'calendar',
+	what: 'band' | 'calendar' | 'printer',
 	address: string,
 	path?: string,
 	tag?: string

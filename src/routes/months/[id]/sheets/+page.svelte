@@ -138,6 +138,10 @@
 				{/if}
 				<button class="button" onclick={() => window.print()}>Print from the browser</button>
 			</div>
+			<p>
+				<a class="underline" href="/months/{desk.id}/labels">Labels to stick in</a>: dates,
+				weekdays, names and titles, for scissors or a label printer.
+			</p>
 			<ArchiveButton
 				files={allFiles(choice, numbers, twoUpFits)}
 				name="horarium-{month}{choice.page === undefined ? '' : `-page-${choice.page}`}.zip"

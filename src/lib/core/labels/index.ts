@@ -1,0 +1,8 @@
+export {
+	labelHeights,
+	labelSets,
+	labelsOf,
+	squaresAcross,
+	type Label,
+	type LabelSet
+} from './labels';

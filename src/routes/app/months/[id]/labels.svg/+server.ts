@@ -1,0 +1,5 @@
+import { monthSheet } from '$lib/server/month-sheet';
+import type { RequestHandler } from './$types';
+
+/** Labels of a kept month to be cut out: those of the sets in `?sets=`. */
+export const GET: RequestHandler = (event) => monthSheet(event, event.params.id, 'labels.svg');
