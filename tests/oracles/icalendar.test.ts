@@ -1,9 +1,15 @@
 import fc from 'fast-check';
 import rrulePackage from 'rrule';
 import { describe, expect, test } from 'vitest';
+import { planRun } from '../../src/lib/core/fit';
+import { demoPlan } from '../support/arbitraries';
 import { often } from '../support/effort';
 import { mostEvents, readCalendar } from '../../src/lib/core/formats/icalendar';
-import { sittingsCalendar } from '../../src/lib/core/formats/icalendar-sittings';
+import {
+	calendarFile,
+	planEntries,
+	sittingEntries
+} from '../../src/lib/core/formats/icalendar-out';
 import type { PlannedSitting } from '../../src/lib/core/making';
 
 const { rrulestr } = rrulePackage;
@@ -221,10 +227,9 @@ test('sittings are a calendar as RFC 5545 has it, and are read back as they were
 		seconds: 1440,
 		late: false
 	});
-	const text = sittingsCalendar(
-		[sitting('2027-05-02'), sitting('2027-05-04')],
-		'Mai, 2027; Übersicht',
-		'm1',
+	const title = 'Mai, 2027; Übersicht';
+	const text = calendarFile(
+		sittingEntries([sitting('2027-05-02'), sitting('2027-05-04')], title, 'm1'),
 		Date.UTC(2026, 10, 28, 5, 0, 0)
 	);
 	// Lines end with CR LF and have at most 75 octets (3.1); each event has its id, stamp and beginning (3.6.1).
@@ -241,4 +246,46 @@ test('sittings are a calendar as RFC 5545 has it, and are read back as they were
 		{ day: 2, time: '20:15', text: 'Mai, 2027; Übersicht, sitting 1 of 2' },
 		{ day: 4, time: '20:15', text: 'Mai, 2027; Übersicht, sitting 2 of 2' }
 	]);
+});
+
+test('a month goes out as events, goals, weeks and what comes every year, and is read as the same', () => {
+	const demo = demoPlan();
+	const goal = { name: 'Rivets, all', from: 3, to: 9 };
+	const [cover, calendar, ...others] = demo.wishes;
+	if (!cover || !calendar) throw new Error('the demo has too few pages');
+	const events = [
+		{ day: 4, text: 'Inga', time: undefined },
+		{ day: 6, time: '19:30', text: 'Reel; then tea' },
+		{ day: 7, text: 'Dry dock' }
+	];
+	const plan = {
+		...demo,
+		wishes: [cover, { ...calendar, events }, { ...cover, id: 'again', events }, ...others].map(
+			(wish) => ({ ...wish, goals: wish === cover ? [goal] : wish.goals })
+		)
+	};
+	const run = planRun(demo);
+	const yearly = [
+		{ month: 5, day: 4, text: 'Inga' },
+		{ month: 2, day: 29, text: 'Leap' }
+	];
+	const text = calendarFile(planEntries(plan, run, yearly, 'm1'), Date.UTC(2026, 10, 28));
+	const read = eventsIn(text);
+	const on = (wanted: string) => read.filter((event) => event.text === wanted);
+	expect(on('Reel; then tea')).toEqual([{ day: 6, time: '19:30', text: 'Reel; then tea' }]);
+	expect(on('Dry dock').map(({ day }) => day)).toEqual([7]);
+	expect(on('Goal: Rivets, all').map(({ day }) => day)).toEqual([3, 4, 5, 6, 7, 8, 9]);
+	// The demo's weeks from Monday to Sunday; the short ones at both ends have no pages of their own.
+	const weeks = read.filter(({ text }) => text.startsWith('Week on'));
+	expect(weeks.map(({ day }) => day)).toEqual(Array.from({ length: 28 }, (_, at) => at + 3));
+	const uids = [...text.matchAll(/^UID:(.*)$/gm)].map(([, uid]) => uid);
+	expect(new Set(uids).size).toBe(uids.length);
+	// What comes every year begins in 2028 and stands on 28 February in other years (RFC 5545, 3.3.10).
+	const rule = /RRULE:(FREQ=YEARLY;BYMONTH=2.*)/.exec(text)?.[1];
+	const leap = rrulestr(`DTSTART:20280229T000000Z\nRRULE:${rule}`);
+	expect(
+		leap
+			.between(new Date('2029-01-01'), new Date('2032-12-31'))
+			.map((day) => day.toISOString().slice(0, 10))
+	).toEqual(['2029-02-28', '2030-02-28', '2031-02-28', '2032-02-29']);
 });

@@ -153,10 +153,17 @@
 			{/if}
 		{/if}
 		<h2 class="pt-2 text-xl">The month as a file</h2>
-		<p>
+		<p class="flex flex-wrap gap-2">
 			<a class="button" href="/app/months/{desk.id}/plan.json" download data-sveltekit-reload
 				>Save this month as a file</a
 			>
+			<a class="button" href="/app/months/{desk.id}/plan.ics" download data-sveltekit-reload
+				>Its days as a calendar file</a
+			>
+		</p>
+		<p class="text-sm text-ink-soft">
+			The calendar file (.ics) holds what happens on its days, its goals, weeks and sittings, and
+			what comes every year.
 		</p>
 	</section>
 	<section aria-label="The sheets" class="px-5 py-5 md:overflow-auto print:p-0">
