@@ -4,7 +4,7 @@ import { PNG } from 'pngjs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
-import { type App, choose, onStage, openWindow, reloaded, saved, startApp, visit } from './app';
+import { type App, onStage, openWindow, reloaded, saved, startApp, visit } from './app';
 
 const stage = onStage();
 let empty: App;
@@ -23,7 +23,7 @@ const sheets = async () => {
 describe('sheets', () => {
 	test('printed from the browser, a page is the same as in the PDF', async () => {
 		const page = await sheets();
-		await choose(page, /^Pages/, 'page 70');
+		await page.getByLabel('Pages, such as').fill('70');
 		const picture = page.getByRole('img', { name: 'Page 70, as it is printed' });
 		await picture.waitFor();
 		await picture.evaluate(async (image) => {
@@ -56,7 +56,16 @@ describe('sheets', () => {
 			const href = await page.getByRole('link', { name }).getAttribute('href');
 			return (await page.request.get(`${app.address}${href}`)).body();
 		};
-		await choose(page, /^Pages/, 'page 66');
+		const pages = page.getByLabel('Pages, such as');
+		await pages.fill('64–99');
+		await page.getByText('the run has pages 62 to 83; “99” is none of them').waitFor();
+		await pages.fill('64-65, 70');
+		const some = await readPdf(new Uint8Array(await get('PDF, page by page')));
+		expect(some.pages).toHaveLength(3);
+		const leaves = await readPdf(new Uint8Array(await get('PDF, leaves to glue in')));
+		// The leaves 63/64 and 65/66 on one sheet, 69/70 on another, each with its back.
+		expect(leaves.pages).toHaveLength(4);
+		await pages.fill('66');
 		await page.getByLabel('Pictures').fill('150');
 		expect(PNG.sync.read(await get('Picture (PNG)')).width).toBe(Math.round((148 / 25.4) * 150));
 		const whole = readSvg((await get('SVG in mm')).toString());

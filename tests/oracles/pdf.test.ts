@@ -146,6 +146,31 @@ describe('the PDF read back', () => {
 		expect(placesOn('letter', { width: 148, height: 210 })).toBeUndefined();
 	});
 
+	test('the back of a leaf lies behind its front when the sheet is turned over its short edge', async () => {
+		const plan = demoPlan();
+		const run = planRun(plan);
+		const some = { ...run, pages: run.pages.filter(({ number }) => number >= 64 && number <= 67) };
+		const sheets = await renderSheets(plan, some, faces(), 'a4', { order: 'leaves' });
+		const { pages } = await readPdf(sheets);
+		// Of the leaves 63/64, 65/66 and 67/68 pages 64 to 67 are printed: on two sheets, front and back.
+		const sides = pages.map(({ dots }) => [
+			dots.some(({ x }) => x < 297 / 2),
+			dots.some(({ x }) => x > 297 / 2)
+		]);
+		expect(sides).toEqual([
+			[false, true],
+			[true, true],
+			[true, false],
+			[false, false]
+		]);
+		// Where a front has its dots its back has them mirrored, as far as both pages have the same margins.
+		const edge = (dots: readonly { x: number }[], end: 'least' | 'most') =>
+			end === 'least' ? Math.min(...dots.map(({ x }) => x)) : Math.max(...dots.map(({ x }) => x));
+		const front = (pages[0]?.dots ?? []).filter(({ x }) => x > 297 / 2);
+		const back = (pages[1]?.dots ?? []).filter(({ x }) => x < 297 / 2);
+		expect(edge(front, 'most')).toBeCloseTo(297 - edge(back, 'least'), 2);
+	});
+
 	test('a tracing sheet has the lines in their places, and nothing else', async () => {
 		const plan = demoPlan();
 		const run = planRun(plan);

@@ -28,7 +28,12 @@ const onlyValues = ['lines', 'stencil'];
 /** What each address may be asked in its query. */
 export const asks = {
 	plan: { include: 'any' },
-	pdf: { sheet: ['a4', 'letter'], page: 'any', only: onlyValues },
+	pdf: {
+		sheet: ['a4', 'letter'],
+		order: ['spreads', 'leaves'],
+		page: 'any',
+		only: onlyValues
+	},
 	svg: { page: 'any', only: onlyValues },
 	png: { page: 'any', only: onlyValues, dpi: 'any' },
 	guide: {},

@@ -2,6 +2,7 @@ import type { Plan, Run } from '$lib/core/fit';
 import { formatMonth } from '$lib/core/month';
 import type { Page } from '$lib/core/paper';
 import { pageArt, type Drawn } from '$lib/core/render/page-art';
+import { noSuchPage } from '$lib/core/render/page-list';
 import { renderPng, resolutions } from '$lib/core/render/png';
 import { renderSvg } from '$lib/core/render/svg';
 import { faces, type FontFile } from './fonts';
@@ -50,7 +51,9 @@ function askedOf(run: Run, query: URLSearchParams): Asked | Response {
 	if (drawn === undefined) return onlyFault(query);
 	const number = query.get('page') ?? String(run.pages[0]?.number ?? '');
 	const page = run.pages.find((page) => String(page.number) === number);
-	return page ? { page, drawn } : faulty([{ path: 'page', message: noSuchPage(run, number) }]);
+	return page
+		? { page, drawn }
+		: faulty([{ path: 'page', message: noSuchPage(run.pages, number) }]);
 }
 
 /** What `?only=` asks to be drawn; undefined when it asks for nothing known. */
@@ -65,14 +68,6 @@ export function onlyFault(query: URLSearchParams): Response {
 	return faulty([
 		{ path: 'only', message: `must be lines or stencil; it is “${query.get('only')}”` }
 	]);
-}
-
-/** What to say of a page that the run does not have. */
-export function noSuchPage({ pages }: Run, number: string): string {
-	const [first, last] = [pages[0]?.number, pages.at(-1)?.number];
-	const have =
-		first === undefined ? 'the run has no page' : `the run has pages ${first} to ${last}`;
-	return `${have}; “${number}” is none of them`;
 }
 
 function nameOf(plan: Plan, page: Page, kind: string): string {

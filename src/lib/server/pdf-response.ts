@@ -1,15 +1,17 @@
 import type { Plan, Run } from '$lib/core/fit';
 import { formatMonth } from '$lib/core/month';
 import { renderPdf, type Correction } from '$lib/core/render/pdf';
+import { listedPages } from '$lib/core/render/page-list';
 import { placesOn } from '$lib/core/render/sheet-places';
 import { renderSheets } from '$lib/core/render/sheets-pdf';
 import { faces, type FontFile } from './fonts';
-import { drawnOf, noSuchPage, onlyFault } from './page-response';
+import { drawnOf, onlyFault } from './page-response';
 import { faulty } from './problem';
 
 /**
  * A run's pages as a PDF answer that browsers show and name after the month. `?sheet=a4` or `letter` puts two
- * of them on a sheet, with crop marks; `?page=` prints one page; `?only=lines` leaves nothing but lines, to be
+ * of them on a sheet, with crop marks, as they lie open in the book or, with `?order=leaves`, front and back of a leaf
+ * behind each other; `?page=` prints some pages, such as 64-67,70; `?only=lines` leaves nothing but lines, to be
  * traced, and `?only=stencil` slots to be cut out.
  */
 export async function pdfResponse(
@@ -19,15 +21,16 @@ export async function pdfResponse(
 	fonts: readonly FontFile[],
 	correction?: Correction
 ): Promise<Response> {
-	const name = `horarium-${formatMonth(plan.month)}`;
 	const drawn = drawnOf(query);
 	const sheet = query.get('sheet');
 	if (drawn === undefined) return onlyFault(query);
-	const number = query.get('page');
-	const pages = run.pages.filter((page) => number === null || String(page.number) === number);
-	if (number !== null && pages.length === 0)
-		return faulty([{ path: 'page', message: noSuchPage(run, number) }]);
-	const part = { ...run, pages };
+	const page = query.get('page') ?? '';
+	const listed = listedPages(page, run.pages);
+	if (!listed.ok) return faulty([{ path: 'page', message: listed.message }]);
+	const part = { ...run, pages: listed.pages };
+	const order = query.get('order') === 'leaves' ? 'leaves' : 'spreads';
+	const laid = sheet === null ? '' : order === 'leaves' ? `leaves-on-${sheet}` : `two-on-${sheet}`;
+	const name = fileName(plan, page, drawn === 'everything' ? '' : drawn, laid);
 	if (sheet === null)
 		return pdfAnswer(await renderPdf(plan, part, faces(fonts), correction, drawn), name);
 	if (sheet !== 'a4' && sheet !== 'letter')
@@ -37,7 +40,18 @@ export async function pdfResponse(
 		const message = `is too small for two pages of ${width} × ${height} mm: print them one by one`;
 		return faulty([{ path: 'sheet', message }]);
 	}
-	return pdfAnswer(await renderSheets(plan, part, faces(fonts), sheet, drawn, correction), name);
+	const bytes = await renderSheets(plan, part, faces(fonts), sheet, { drawn, order, correction });
+	return pdfAnswer(bytes, name);
+}
+
+/** What a file is called: the month, its pages where they are not all, and what of them. */
+export function fileName(plan: Plan, pages: string, ...what: readonly string[]): string {
+	const only = pages
+		.replace(/[^\d,–-]/g, '')
+		.replaceAll('–', '-')
+		.replaceAll(',', '+');
+	const parts = ['horarium', formatMonth(plan.month), only && `page-${only}`, ...what];
+	return parts.filter(Boolean).join('-');
 }
 
 /** A PDF that browsers show, and save under a name. */

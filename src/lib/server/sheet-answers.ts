@@ -1,12 +1,12 @@
 import type { Plan, Run } from '$lib/core/fit';
 import { pageGuide } from '$lib/core/guide';
-import { formatMonth } from '$lib/core/month';
 import type { Correction } from '$lib/core/render/pdf';
+import { listedPages } from '$lib/core/render/page-list';
 import { renderStrips } from '$lib/core/render/strips-pdf';
 import { checkSheetFont, type FontFile } from './fonts';
 import { labelsResponse, type LabelsAs } from './label-answers';
-import { noSuchPage, pngResponse, svgResponse } from './page-response';
-import { pdfAnswer, pdfResponse } from './pdf-response';
+import { pngResponse, svgResponse } from './page-response';
+import { fileName, pdfAnswer, pdfResponse } from './pdf-response';
 import { faulty } from './problem';
 
 /** Something of a kept month to be drawn on a sheet. */
@@ -40,23 +40,22 @@ export async function sheet(request: SheetRequest): Promise<Response> {
 	}
 }
 
-/** Tick strips of a month, or of its page `?page=`, on `?paper=` a4 or letter. */
+/** Tick strips of a month, or of its pages `?page=`, on `?paper=` a4 or letter. */
 async function stripsResponse(
 	plan: Plan,
 	run: Run,
 	query: URLSearchParams,
 	correction: Correction | undefined
 ): Promise<Response> {
-	const page = query.get('page');
-	const wanted = run.pages.filter(({ number }) => page === null || String(number) === page);
-	if (page !== null && wanted.length === 0)
-		return faulty([{ path: 'page', message: noSuchPage(run, page) }]);
+	const page = query.get('page') ?? '';
+	const listed = listedPages(page, run.pages);
+	if (!listed.ok) return faulty([{ path: 'page', message: listed.message }]);
 	const bytes = await renderStrips(
-		wanted.map(({ number }) => pageGuide(plan, run, number)),
+		listed.pages.map(({ number }) => pageGuide(plan, run, number)),
 		plan.notebook.pitchMm,
 		query.get('paper') === 'letter' ? 'letter' : 'a4',
 		checkSheetFont(),
 		correction
 	);
-	return pdfAnswer(bytes, `horarium-strips-${formatMonth(plan.month)}`);
+	return pdfAnswer(bytes, fileName(plan, page, 'strips'));
 }

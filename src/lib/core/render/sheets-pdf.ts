@@ -1,4 +1,5 @@
 import PDFDocument from 'pdfkit';
+import { frontOf } from '../cuts';
 import type { Plan, Run } from '../fit';
 import { spreadOf, type Page } from '../paper';
 import type { Faces } from './faces';
@@ -12,8 +13,22 @@ import type { SheetName } from './sheets';
 const markGapMm = 2;
 const markMm = 5;
 
+/** How pages are printed on sheets. */
+export interface SheetSetting {
+	readonly drawn?: Drawn;
+	readonly order?: SheetOrder;
+	readonly correction?: Correction;
+}
+
+/** Which pages share a sheet: those of a spread, or two leaves, the backs of which are on the sheet's back. */
+export type SheetOrder = 'spreads' | 'leaves';
+
+/** What lies on one side of a sheet. */
+type SheetSide = Readonly<Partial<Record<'left' | 'right', Page>>>;
+
 /**
- * The run at true size, two pages on a sheet with crop marks: each spread as it lies open in the book.
+ * The run at true size, two pages on a sheet with crop marks: each spread as it lies open in the book, or leaves to be glued
+ * in, front and back behind each other when the sheet is turned over its short edge.
  * Throws a RangeError when two pages are larger than the sheet.
  */
 export async function renderSheets(
@@ -21,8 +36,7 @@ export async function renderSheets(
 	run: Run,
 	faces: Faces,
 	sheet: SheetName,
-	drawn: Drawn = 'everything',
-	correction: Correction = { x: 1, y: 1 }
+	{ drawn = 'everything', order = 'spreads', correction = { x: 1, y: 1 } }: SheetSetting = {}
 ): Promise<Uint8Array> {
 	const { pageMm, name } = plan.notebook;
 	const places = placesOn(sheet, pageMm);
@@ -41,18 +55,15 @@ export async function renderSheets(
 	});
 	const finished = collectPdf(document);
 	registerFaces(document, faces);
-	const spreads = new Map<number, Page[]>();
-	for (const page of run.pages) {
-		const { left } = spreadOf(page.number);
-		spreads.set(left, [...(spreads.get(left) ?? []), page]);
-	}
-	for (const pages of spreads.size > 0 ? spreads.values() : [[]]) {
+	const sides = order === 'leaves' ? leavesOn(run.pages) : spreadsOn(run.pages);
+	for (const side of sides.length > 0 ? sides : [{}]) {
 		document.addPage({ size, margin: 0 });
 		document.scale(along.x * pointsPerMm, along.y * pointsPerMm);
-		for (const page of pages) {
-			const at = places[page.side];
+		for (const place of ['left', 'right'] as const) {
+			const page = side[place];
+			if (!page) continue;
 			document.save();
-			document.translate(at.x, at.y);
+			document.translate(places[place].x, places[place].y);
 			drawPage(document, pageArt(plan, run, page, drawn), faces);
 			document.restore();
 		}
@@ -60,6 +71,36 @@ export async function renderSheets(
 	}
 	document.end();
 	return finished;
+}
+
+function spreadsOn(pages: readonly Page[]): SheetSide[] {
+	const spreads = new Map<number, SheetSide>();
+	for (const page of pages) {
+		const { left } = spreadOf(page.number);
+		spreads.set(left, { ...spreads.get(left), [page.side]: page });
+	}
+	return [...spreads.values()];
+}
+
+/** Two leaves a sheet: what is left on its front is right on its back. */
+export function leavesOn(pages: readonly Page[]): SheetSide[] {
+	const leaves = new Map<number, { front?: Page; back?: Page }>();
+	for (const page of pages) {
+		const front = frontOf(page.number);
+		leaves.set(front, {
+			...leaves.get(front),
+			[page.number === front ? 'front' : 'back']: page
+		});
+	}
+	const all = [...leaves.values()];
+	return all.flatMap((leaf, index): SheetSide[] => {
+		if (index % 2 === 1) return [];
+		const beside = all[index + 1];
+		return [
+			{ left: leaf.front, right: beside?.front },
+			{ left: beside?.back, right: leaf.back }
+		];
+	});
 }
 
 function drawCropMarks(

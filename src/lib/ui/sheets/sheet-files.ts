@@ -12,8 +12,8 @@ export interface SheetChoice {
 	/** "2027-05", for the files' names. */
 	readonly month: string;
 	readonly drawn: Drawn;
-	/** One page, or undefined for all of the run. */
-	readonly page: number | undefined;
+	/** The pages in words such as “64–67, 70”, or '' for all of the run. */
+	readonly pages: string;
 	/** Id of the printer that PDFs are corrected for, or ''. */
 	readonly printer: string;
 	/** Resolution of pictures in dots per inch. */
@@ -21,26 +21,34 @@ export interface SheetChoice {
 	readonly paper: 'a4' | 'letter';
 }
 
-/** The PDF of the chosen pages, page by page or two on a sheet. */
-export function pdfFile(choice: SheetChoice, twoUp: boolean): SheetFile {
-	const { monthId, month, drawn, page, printer, paper } = choice;
-	const name = [month, page && `page-${page}`, suffix(drawn), twoUp && `two-on-${paper}`];
+/** How pages lie on the sheets of a PDF: one by one, a spread a sheet, or leaves with their backs behind them. */
+export type Laid = 'single' | 'spreads' | 'leaves';
+
+const laidNames = { single: '', spreads: 'two-on-', leaves: 'leaves-on-' };
+
+/** The PDF of the chosen pages. */
+export function pdfFile(choice: SheetChoice, laid: Laid): SheetFile {
+	const { monthId, month, drawn, pages, printer, paper } = choice;
+	const onSheet = laid !== 'single' && laidNames[laid] + paper;
+	const name = [month, pageName(pages), suffix(drawn), onSheet];
 	return {
 		name: `horarium-${name.filter(Boolean).join('-')}.pdf`,
 		address: `/app/months/${monthId}/plan.pdf${query({
-			page,
+			page: pages || undefined,
 			only: only(drawn),
-			sheet: twoUp ? paper : undefined,
+			sheet: laid === 'single' ? undefined : paper,
+			order: laid === 'leaves' ? laid : undefined,
 			printer: printer || undefined
 		})}`
 	};
 }
 
 /** The tick strips of the chosen pages. */
-export function stripsFile({ monthId, month, page, printer, paper }: SheetChoice): SheetFile {
+export function stripsFile({ monthId, month, pages, printer, paper }: SheetChoice): SheetFile {
+	const asked = { paper, page: pages || undefined, printer: printer || undefined };
 	return {
-		name: `horarium-${[month, page && `page-${page}`, 'strips'].filter(Boolean).join('-')}.pdf`,
-		address: `/app/months/${monthId}/strips.pdf${query({ paper, page, printer: printer || undefined })}`
+		name: `horarium-${[month, pageName(pages), 'strips'].filter(Boolean).join('-')}.pdf`,
+		address: `/app/months/${monthId}/strips.pdf${query(asked)}`
 	};
 }
 
@@ -65,13 +73,18 @@ export function allFiles(
 	twoUpFits: boolean
 ): SheetFile[] {
 	return [
-		pdfFile(choice, false),
-		...(twoUpFits ? [pdfFile(choice, true)] : []),
+		pdfFile(choice, 'single'),
+		...(twoUpFits ? [pdfFile(choice, 'spreads')] : []),
 		stripsFile(choice),
 		...pages.map((page) => pageFile(choice, page, 'svg')),
 		...pages.map((page) => pageFile(choice, page, 'png')),
 		{ name: `horarium-${choice.month}.json`, address: `/app/months/${choice.monthId}/plan.json` }
 	];
+}
+
+/** Pages as they stand in a file’s name: “page-64-67+70”. */
+export function pageName(pages: string): string | undefined {
+	return pages && `page-${pages.replaceAll('–', '-').replaceAll(', ', '+')}`;
 }
 
 function only(drawn: Drawn): string | undefined {

@@ -4,6 +4,7 @@
 	import { formatMonth } from '$lib/core/month';
 	import { usualSheet } from '$lib/core/render';
 	import type { Drawn } from '$lib/core/render/page-art';
+	import { listedPages, pageList } from '$lib/core/render/page-list';
 	import { placesOn } from '$lib/core/render/sheet-places';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
@@ -13,41 +14,41 @@
 	import {
 		allFiles,
 		pageFile,
+		pageName,
 		pdfFile,
 		stripsFile,
 		type SheetChoice,
 		type SheetFile
 	} from '$lib/ui/sheets/sheet-files';
 	import Printer from '$lib/ui/fields/Printer.svelte';
-	import Select from '$lib/ui/fields/Select.svelte';
+	import TextField from '$lib/ui/fields/TextField.svelte';
 
 	let { data } = $props();
 	const current = getMonthDesk();
 	const desk = $derived(current());
 
 	let drawn = $state<Drawn>('everything');
-	let only = $state('');
+	let typed = $state('');
 	let printer = $state(untrack(() => data.printers[0]?.id ?? ''));
 	let dpi = $state(300);
 	let paper = $state(untrack(() => usualSheet(desk.plan.locale)));
 
 	const month = $derived(formatMonth(desk.plan.month));
 	const { width, height } = $derived(desk.plan.notebook.pageMm);
-	const numbers = $derived(
-		desk.run.pages
-			.map(({ number }) => number)
-			.filter((number) => only === '' || String(number) === only)
-	);
+	const listed = $derived(listedPages(typed, desk.run.pages));
+	const numbers = $derived((listed.ok ? listed.pages : []).map(({ number }) => number));
+	const single = $derived(numbers.length === 1 ? numbers[0] : undefined);
 	const twoUpFits = $derived(placesOn(paper, desk.plan.notebook.pageMm) !== undefined);
 	const choice = $derived<SheetChoice>({
 		monthId: desk.id,
 		month,
 		drawn,
-		page: only === '' ? undefined : Number(only),
+		pages: numbers.length === desk.run.pages.length ? '' : pageList(numbers),
 		printer,
 		dpi,
 		paper
 	});
+	const examplePages = $derived(pageList(desk.run.pages.slice(0, 4).map(({ number }) => number)));
 	/** What is on the screen is what is printed, so it must be the newest. */
 	const revision = $derived(desk.saver.baseRevision);
 
@@ -90,17 +91,12 @@
 			]}
 			onchange={(value) => (drawn = value)}
 		/>
-		<Select
-			label="Pages"
-			value={only}
-			options={[
-				{ value: '', label: `all ${desk.run.pages.length} of the run` },
-				...desk.run.pages.map(({ number }) => ({
-					value: String(number),
-					label: `page ${number}`
-				}))
-			]}
-			onchange={(page) => (only = page)}
+		<TextField
+			label="Pages, such as {examplePages}"
+			value={typed}
+			placeholder="all {desk.run.pages.length} of the run"
+			fault={listed.ok ? undefined : `This ${listed.message}.`}
+			onchange={(pages) => (typed = pages)}
 		/>
 		<Printer value={printer} printers={data.printers} onchange={(id) => (printer = id)} />
 		<div class="flex flex-wrap gap-3">
@@ -123,18 +119,21 @@
 			/>
 		</div>
 		<MissingLetters plan={desk.plan} run={desk.run} />
-		{#if desk.run.pages.length > 0}
+		{#if numbers.length > 0}
 			<h2 class="pt-2 text-xl">Print or save</h2>
 			<div class="flex flex-wrap gap-2">
-				{@render file(pdfFile(choice, false), 'PDF, page by page')}
+				{@render file(pdfFile(choice, 'single'), 'PDF, page by page')}
 				{#if twoUpFits}{@render file(
-						pdfFile(choice, true),
+						pdfFile(choice, 'spreads'),
 						'PDF, two on a sheet with crop marks'
+					)}{@render file(
+						pdfFile(choice, 'leaves'),
+						'PDF, leaves to glue in, printed on both sides'
 					)}{/if}
 				{@render file(stripsFile(choice), 'Tick strips (PDF)')}
-				{#if choice.page !== undefined}
-					{@render file(pageFile(choice, choice.page, 'svg'), 'SVG in mm')}
-					{@render file(pageFile(choice, choice.page, 'png'), 'Picture (PNG)')}
+				{#if single !== undefined}
+					{@render file(pageFile(choice, single, 'svg'), 'SVG in mm')}
+					{@render file(pageFile(choice, single, 'png'), 'Picture (PNG)')}
 				{/if}
 				<button class="button" onclick={() => window.print()}>Print from the browser</button>
 			</div>
@@ -144,9 +143,13 @@
 			</p>
 			<ArchiveButton
 				files={allFiles(choice, numbers, twoUpFits)}
-				name="horarium-{month}{choice.page === undefined ? '' : `-page-${choice.page}`}.zip"
+				name="horarium-{[month, pageName(choice.pages)].filter(Boolean).join('-')}.zip"
 			/>
-			{#if !twoUpFits}
+			{#if twoUpFits}
+				<p class="text-sm text-ink-soft">
+					For leaves to glue in, let the printer turn the sheet over its short edge.
+				</p>
+			{:else}
 				<p class="text-sm text-ink-soft">
 					Two pages of {width} × {height} mm are too large for this paper: print them one by one.
 				</p>
@@ -167,7 +170,7 @@
 		</p>
 	</section>
 	<section aria-label="The sheets" class="px-5 py-5 md:overflow-auto print:p-0">
-		{#if numbers.length === 0}
+		{#if desk.run.pages.length === 0}
 			<p class="max-w-lg py-10 text-lg">No page is planned yet, so there is nothing to print.</p>
 		{/if}
 		<ol class="flex flex-wrap gap-5 print:block">
