@@ -5,6 +5,7 @@ import { choicesIn, pageMarks, planRun, type Plan } from '../../src/lib/core/fit
 import { countsIn, pageGuide } from '../../src/lib/core/guide';
 import { breakLines } from '../../src/lib/core/hand';
 import { renderPdf } from '../../src/lib/core/render/pdf';
+import type { Faces } from '../../src/lib/core/render/faces';
 import { faces } from '../../src/lib/server/fonts';
 import { planWith } from '../support/arbitraries';
 import { measure, report } from './measure';
@@ -72,7 +73,7 @@ export async function benchCore(): Promise<void> {
 	const fonts = faces();
 	const ours = await measure(10, () => renderPdf(tenWishes, run, fonts));
 	const marks = run.pages.map((page) => pageMarks(tenWishes, run, page.number));
-	const bare = await measure(10, () => barePdf(marks, fonts.hand[0]?.file));
+	const bare = await measure(10, () => barePdf(marks, fonts));
 	report('PDF of all its pages', ours);
 	report('  the same primitives by the PDF library alone', bare);
 	console.log(`  ratio ${(ours.median / bare.median).toFixed(2)} (wanted: under 1.5)`);
@@ -132,15 +133,18 @@ function reportCounts(plan: Plan): void {
 
 type Marks = ReturnType<typeof pageMarks>;
 
-/** As many dots, strokes and texts as the run has, with no plan behind them. */
-function barePdf(pages: readonly Marks[], font: Buffer | undefined): Promise<void> {
+/** As many dots, strokes, areas and texts as the run has, in the same typefaces, with no plan behind them. */
+function barePdf(pages: readonly Marks[], { hand, lettering }: Faces): Promise<void> {
 	return new Promise((resolve) => {
 		const document = new PDFDocument({ autoFirstPage: false });
 		document.on('data', () => undefined);
 		document.on('end', () => resolve());
-		if (font) document.registerFont('hand', font).font('hand', 10);
+		for (const { name, program } of [...hand, ...lettering]) document.registerFont(name, program);
+		const [written, drawn] = [hand[0]?.name ?? '', lettering[0]?.name ?? ''];
 		for (const marks of pages) {
 			document.addPage({ size: [420, 595], margin: 0 });
+			for (const mark of marks)
+				if (mark.kind === 'tint') document.rect(mark.x, mark.y, mark.w, mark.h).fill('#eeeeee');
 			for (let y = 0; y <= 40; y++)
 				for (let x = 0; x <= 28; x++) document.moveTo(x * 14, y * 14).lineTo(x * 14, y * 14);
 			document.stroke();
@@ -149,7 +153,9 @@ function barePdf(pages: readonly Marks[], font: Buffer | undefined): Promise<voi
 			document.stroke();
 			for (const mark of marks)
 				if (mark.kind === 'text')
-					document.text(mark.text, mark.x * 14, mark.y * 14, { lineBreak: false });
+					document
+						.font(mark.style === 'lettering' ? drawn : written, 10)
+						.text(mark.text, mark.x * 14, mark.y * 14, { lineBreak: false });
 		}
 		document.end();
 	});

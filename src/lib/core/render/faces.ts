@@ -1,6 +1,7 @@
 import * as fontkit from 'fontkit';
 import type { TextStyle } from '../draw';
 import type { Coverage, Ranges } from '../hand';
+import { sfntOf } from './sfnt';
 
 /** Font files by what is written with them; the first that has a letter writes it. */
 export interface FontFiles {
@@ -11,7 +12,10 @@ export interface FontFiles {
 /** A font file that is open. */
 export interface Face {
 	readonly name: string;
+	/** As it came, often packed. */
 	readonly file: Buffer;
+	/** Unpacked. */
+	readonly program: Buffer;
 	readonly font: fontkit.Font;
 	/** Widths of texts that were set, in parts of the size. */
 	readonly widths: Map<string, number>;
@@ -28,9 +32,10 @@ export function openFaces(files: FontFiles): Faces {
 function open(style: string, files: readonly Uint8Array[]): Face[] {
 	return files.flatMap((file, index): Face[] => {
 		const buffer = Buffer.from(file);
-		const font = fontkit.create(buffer);
+		const program = sfntOf(buffer);
+		const font = fontkit.create(program);
 		return 'hasGlyphForCodePoint' in font
-			? [{ name: `${style}-${index}`, file: buffer, font, widths: new Map() }]
+			? [{ name: `${style}-${index}`, file: buffer, program, font, widths: new Map() }]
 			: [];
 	});
 }

@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
+import type { Colour } from '../theme';
 import type { Faces } from './faces';
 import {
 	blankArt,
@@ -69,8 +70,8 @@ export async function renderArts(
 
 /** Makes the fonts known to a document. */
 export function registerFaces(document: PDFKit.PDFDocument, faces: Faces): void {
-	for (const { name, file } of [...faces.hand, ...faces.lettering])
-		document.registerFont(name, file);
+	for (const { name, program } of [...faces.hand, ...faces.lettering])
+		document.registerFont(name, program);
 }
 
 /** Draws a page with its upper left paper corner at the document's origin, which counts in mm. */
@@ -80,8 +81,12 @@ export function drawPage(document: PDFKit.PDFDocument, art: PageArt, faces: Face
 	drawDots(document, art);
 	drawStrokes(document, art);
 	drawCuts(document, art);
+	let ink: Colour | undefined;
 	for (const text of art.texts) {
-		document.fillColor(inkOf(text, art.palette));
+		const wanted = inkOf(text, art.palette);
+		// Said once for many texts: a month has thousands.
+		if (wanted !== ink) document.fillColor(wanted);
+		ink = wanted;
 		drawText(document, text, faces);
 	}
 }
@@ -115,17 +120,23 @@ function drawCuts(document: PDFKit.PDFDocument, { cuts }: PageArt): void {
 	document.restore();
 }
 
+const lineFromLeft = { lineBreak: false, baseline: 'alphabetic' } as const;
+/** Without a list of features the words of a line are set one by one, from left to right. */
+const lineFromRight = { ...lineFromLeft, features: [] };
+
 function drawText(document: PDFKit.PDFDocument, text: ArtText, faces: Faces): void {
 	const { mark, x, y, size } = text;
-	document.save();
-	document.translate(x, y);
-	if (mark.turned) document.rotate(-90);
+	const turned = mark.turned === true;
+	if (turned) document.save().translate(x, y).rotate(-90);
+	const [left, baseline] = turned ? [0, 0] : [x, y];
 	for (const { face, text: words, along, fromRight } of setRuns(text, faces))
-		document.font(face.name, size).text(mirrored(words, fromRight), along, 0, {
-			lineBreak: false,
-			baseline: 'alphabetic',
-			// Without a list of features the words of a line are set one by one, from left to right.
-			...(fromRight ? { features: [] } : {})
-		});
-	document.restore();
+		document
+			.font(face.name, size)
+			.text(
+				mirrored(words, fromRight),
+				left + along,
+				baseline,
+				fromRight ? lineFromRight : lineFromLeft
+			);
+	if (turned) document.restore();
 }
