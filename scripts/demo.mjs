@@ -1,4 +1,5 @@
 import { serve } from './serve.mjs';
 
-const address = await serve({ database: 'data/demo.db', demo: true });
+const shared = process.argv.includes('--share');
+const address = await serve({ database: 'data/demo.db', demo: true, shared });
 console.log(`Horarium with the demo month is open at ${address} (stop with Ctrl+C).`);

@@ -2,6 +2,7 @@ import { createServer } from 'node:http';
 import { pathToFileURL } from 'node:url';
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled } from './lib.mjs';
+import { networkAddresses, share } from './share.mjs';
 
 const usualPort = 4317;
 const mostTries = 20;
@@ -11,10 +12,10 @@ const mostEndingMs = 1000;
 /**
  * Builds what is missing and serves the application on this machine's loopback only. When the port is
  * taken and was not asked for, the next ones are tried. What goes wrong is said in one sentence.
- * @param {{ database: string, demo?: boolean }} options
+ * @param {{ database: string, demo?: boolean, shared?: boolean }} options
  * @returns {Promise<string>} the address
  */
-export async function serve({ database, demo = false }) {
+export async function serve({ database, demo = false, shared = false }) {
 	ensureInstalled();
 	const folder = ensureBuilt();
 	process.env.HORARIUM_DB ??= database;
@@ -23,26 +24,32 @@ export async function serve({ database, demo = false }) {
 	// Bodies are read, and refused when too long, by our own code, which says so in words.
 	process.env.BODY_SIZE_LIMIT = 'Infinity';
 	const server = createServer();
+	/** @type {import('node:http').Server[]} */
+	let others = [];
 	for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP']))
 		process.once(signal, () => {
 			// What is being answered is answered; the database is closed as the process ends.
 			server.close(() => process.exit(0));
 			server.closeIdleConnections();
+			for (const other of others) other.close();
 			setTimeout(() => process.exit(0), mostEndingMs).unref();
 		});
 	/** @type {import('node:http').RequestListener | undefined} */
 	let answer;
 	/** @type {Parameters<import('node:http').RequestListener>[]} */
 	const early = [];
-	// Who asks while the application is still being loaded waits for it: nobody else would ever answer.
-	server.on('request', (request, response) => {
+	/** @type {import('node:http').RequestListener} */
+	const answered = (request, response) => {
+		// Who asks while the application is still being loaded waits for it: nobody else would ever answer.
 		if (answer) answer(request, response);
 		else early.push([request, response]);
-	});
+	};
+	server.on('request', answered);
 	const asked = process.env.PORT;
 	const port = await listen(server, Number(asked ?? usualPort), asked ? 1 : mostTries);
 	const address = `http://127.0.0.1:${port}`;
 	process.env.ORIGIN = address;
+	others = shared ? await shareAll(port, answered) : [];
 	try {
 		const { handler } = await import(pathToFileURL(join(folder, 'handler.js')).href);
 		answer = handler;
@@ -52,6 +59,22 @@ export async function serve({ database, demo = false }) {
 		stop(error.message);
 	}
 	return address;
+}
+
+/**
+ * Answers on this machine's addresses on its network too, and names them to the application.
+ * @param {number} port
+ * @param {import('node:http').RequestListener} answer
+ */
+async function shareAll(port, answer) {
+	const addresses = networkAddresses();
+	if (addresses.length === 0) stop('This machine has no address on a network to share on.');
+	process.env.HORARIUM_SHARED = addresses.map((address) => `${address}:${port}`).join();
+	try {
+		return await Promise.all(addresses.map((address) => share(address, port, answer)));
+	} catch (error) {
+		return stop(`Horarium cannot be shared: ${error instanceof Error ? error.message : error}.`);
+	}
 }
 
 /**

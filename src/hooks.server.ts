@@ -3,6 +3,8 @@ import { knownLocale } from '$lib/core/month';
 import { loadDemo } from '$lib/server/demo';
 import { goneSignal } from '$lib/server/gone';
 import { refuse, safeHeaders } from '$lib/server/guard';
+import { problem } from '$lib/server/problem';
+import { deviceCookie, sharedBy } from '$lib/server/shared';
 import { copyNightly, databasePath } from '$lib/server/copies';
 import { openStore, type Store } from '$lib/server/store';
 import { asProblem, inOneShape, told } from '$lib/server/troubles';
@@ -19,11 +21,17 @@ export const init: ServerInit = async () => {
 };
 
 export const handle: Handle = async ({ event, resolve }) => {
-	const refusal = refuse(event.request);
+	const shared = sharedBy(event.platform?.req);
+	const refusal = refuse(event.request, shared);
 	if (refusal) return refusal;
 	if (!store) throw new Error('a request came in before the database was open');
 	const { locals } = event;
 	locals.store = store;
+	if (shared && event.url.pathname !== '/pair') {
+		const token = event.cookies.get(deviceCookie);
+		if (token === undefined || !(await store.devices.knows(token)))
+			return problem(401, 'Not paired', 'This device is not paired.');
+	}
 	locals.gone = goneSignal(event.platform?.req);
 	const theme = event.cookies.get('theme');
 	locals.theme = theme === 'light' || theme === 'dark' ? theme : 'system';
@@ -55,7 +63,8 @@ export const handleError: HandleServerError = ({ error, status, message, event }
 };
 
 function withHeaders(response: Response): Response {
-	for (const [name, value] of Object.entries(safeHeaders)) response.headers.set(name, value);
+	for (const [name, value] of Object.entries(safeHeaders))
+		if (!response.headers.has(name)) response.headers.set(name, value);
 	return response;
 }
 

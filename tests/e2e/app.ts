@@ -13,15 +13,20 @@ export interface App {
 	readonly crash: (whileDown?: () => Promise<void>) => Promise<void>;
 }
 
-/** Starts the built application on a port and a database of its own, with the demo data if wanted. */
-export async function startApp(script: 'demo' | 'start'): Promise<App> {
+/**
+ * Starts the built application on a port and a database of its own, with the demo data if wanted; shared on another address,
+ * as on a network, where one is named.
+ */
+export async function startApp(script: 'demo' | 'start', shareOn?: string): Promise<App> {
 	const folder = await mkdtemp(join(tmpdir(), 'horarium-'));
 	let port = '0';
 	let server: ChildProcess;
 	const start = async () => {
-		server = spawn(process.execPath, [`scripts/${script}.mjs`], {
+		const share = shareOn === undefined ? [] : ['--share'];
+		server = spawn(process.execPath, [`scripts/${script}.mjs`, ...share], {
 			env: {
 				...process.env,
+				...(shareOn ? { HORARIUM_SHARE_ON: shareOn } : {}),
 				PORT: port,
 				HORARIUM_DB: join(folder, 'test.db')
 			},

@@ -1,12 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
-import { type App, onStage, openWindow, startApp, visit } from './app';
+import { type App, onStage, openWindow, reloaded, startApp, visit } from './app';
 
 const stage = onStage();
+/** Another address of this machine, as one on a network would be. */
+const tabletSees = '127.0.0.2';
 let empty: App;
 beforeAll(async () => {
-	empty = await startApp('start');
+	empty = await startApp('start', tabletSees);
 });
 afterAll(() => empty.stop());
 
@@ -175,4 +177,52 @@ test('date labels come out of the printer, with its troubles in words, or on a s
 	await other.reload();
 	// 3 labels of 10 mm came off the new roll.
 	await other.getByText('It is ready; 7.97 m').waitFor();
+});
+
+test('a tablet is let in with a code, and put out again; one that is not sees nothing else', async () => {
+	const { browser } = stage();
+	const { port } = new URL(empty.address);
+	const shared = `http://${tabletSees}:${port}`;
+	const { page } = await openWindow(browser);
+	const tablet = await browser.newContext();
+	const request = tablet.request;
+	for (const path of ['/app/months', '/_app/env.js', '/favicon.svg', '/app/devices/known'])
+		expect((await request.get(shared + path)).status(), path).toBe(401);
+	expect((await request.put(`${shared}/app/making`, { data: {} })).status()).toBe(401);
+	// Who calls itself the machine is answered by where it came in, not by what it says.
+	const pretends = { headers: { host: `127.0.0.1:${port}` } };
+	expect((await request.get(`${shared}/pair`, pretends)).status()).toBe(421);
+
+	await visit(page, `${empty.address}/notebooks/tablet`);
+	await page.getByText(shared).waitFor();
+	await page.getByRole('button', { name: 'Show a code' }).click();
+	const code = ((await page.getByTestId('code').textContent()) ?? '').replaceAll(/\s/g, '');
+	expect(code).toMatch(/^\d{6}$/);
+
+	const there = await tablet.newPage();
+	// Whatever it asks for, it comes to the page that pairs.
+	await there.goto(`${shared}/months`);
+	expect(there.url()).toBe(`${shared}/pair`);
+	await there.getByLabel('Six digits').fill(code === '111111' ? '222222' : '111111');
+	await there.getByRole('button', { name: 'Pair' }).click();
+	await there.getByRole('alert').filter({ hasText: 'not the code' }).waitFor();
+	await there.goto(`${shared}/pair?code=${code}`);
+	await there.getByLabel('What this device is called').fill('Kitchen tablet');
+	await there.getByRole('button', { name: 'Pair' }).click();
+	await there.waitForURL((url) => url.pathname !== '/pair');
+	await there.locator('html[data-live]').waitFor({ state: 'attached' });
+	const [cookie] = await tablet.cookies();
+	expect(cookie).toMatchObject({ name: 'horarium_device', httpOnly: true, sameSite: 'Strict' });
+	// Codes are shown on the machine only.
+	expect((await request.post(`${shared}/app/devices/code`)).status()).toBe(403);
+	expect((await request.get(`${shared}/app/devices/known`)).status()).toBe(204);
+
+	await reloaded(page);
+	await page.getByRole('button', { name: 'Put out Kitchen tablet' }).click();
+	await page.getByText('None is paired.').waitFor();
+	expect((await request.get(`${shared}/favicon.svg`)).status()).toBe(401);
+	await there.goto(`${shared}/notebooks`);
+	expect(there.url()).toBe(`${shared}/pair`);
+	await tablet.close();
+	await page.context().close();
 });

@@ -60,6 +60,12 @@ export interface Tables {
 		created_at: string;
 		deleted_at: string | null;
 	};
+	device: {
+		id: string;
+		name: string;
+		token_hash: string;
+		created_at: string;
+	};
 	month_set: {
 		id: string;
 		name: string;

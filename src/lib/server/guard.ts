@@ -6,11 +6,12 @@ const reading = new Set(['GET', 'HEAD', 'OPTIONS']);
 /**
  * Refuses requests that a page elsewhere could have caused: a `Host` that is not this machine's
  * loopback (a name made to point here), and writes whose origin is another page. Undefined when the
- * request may pass. Programs on this machine that send no `Origin` may write.
+ * request may pass. Programs on this machine that send no `Origin` may write. What came in by an address on the network,
+ * `shared`, must ask for exactly that one.
  */
-export function refuse(request: Request): Response | undefined {
+export function refuse(request: Request, shared?: string): Response | undefined {
 	const host = request.headers.get('host') ?? '';
-	if (!loopback.test(host))
+	if (shared === undefined ? !loopback.test(host) : host !== shared)
 		return problem(421, 'Wrong host', `This server answers on localhost only, not as ${host}.`);
 	if (reading.has(request.method)) return undefined;
 	const origin = request.headers.get('origin');

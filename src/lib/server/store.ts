@@ -1,5 +1,6 @@
 import { changesSchema, checked } from '$lib/core/formats';
 import { openDatabase, type Db, type OpenDatabase } from './database';
+import { Devices } from './devices';
 import { dumpOf, writeDump, type Dump, type Row, type WayIn } from './dump';
 import { reasonOf, type SetAside } from './kept';
 import { Makings } from './makings';
@@ -26,6 +27,7 @@ export interface Shelf {
 
 /** Everything that is kept, over one database file. */
 export interface Store extends Shelf {
+	readonly devices: Devices;
 	/** Does several writes, all of them or none. */
 	readonly together: <T>(work: (shelf: Shelf) => Promise<T>) => Promise<T>;
 	/** Everything that is kept, row by row. */
@@ -51,6 +53,7 @@ export async function openStore(path: string): Promise<Store> {
 	const shelf = shelfOn(db);
 	return {
 		...shelf,
+		devices: new Devices(db),
 		together: (work) => writing(db, (transaction) => work(shelfOn(transaction))),
 		dump: () => dumpOf(db),
 		take: (dump, way) =>

@@ -7,7 +7,8 @@
 		{ name: 'Your hand', href: '/notebooks/hand' },
 		{ name: 'Lettering and quotes', href: '/notebooks/lettering' },
 		{ name: 'Printer check', href: '/notebooks/printer' },
-		{ name: 'Everything in one file', href: '/notebooks/everything' }
+		{ name: 'Everything in one file', href: '/notebooks/everything' },
+		{ name: 'Tablet beside the book', href: '/notebooks/tablet' }
 	];
 </script>
 

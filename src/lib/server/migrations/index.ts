@@ -11,6 +11,7 @@ import { monthTheme } from './009-theme';
 import { monthMaking } from './010-making';
 import { entries } from './011-entries';
 import { monthSets } from './012-month-sets';
+import { devices } from './013-devices';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -25,5 +26,6 @@ export const migrations: Record<string, Migration> = {
 	'009-theme': monthTheme,
 	'010-making': monthMaking,
 	'011-entries': entries,
-	'012-month-sets': monthSets
+	'012-month-sets': monthSets,
+	'013-devices': devices
 };

@@ -1,0 +1,100 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { send, troubleOf } from '$lib/ui/send';
+
+	let { data } = $props();
+
+	let trouble = $state<string>();
+	let now = $state(Date.now());
+	$effect(() => {
+		const clock = setInterval(() => (now = Date.now()), 1000);
+		return () => clearInterval(clock);
+	});
+	const left = $derived(data.offer ? Math.ceil((data.offer.until - now) / 1000) : 0);
+	const leftWords = $derived(
+		left > 60 ? `${Math.ceil(left / 60)} minutes` : `${Math.max(0, left)} seconds`
+	);
+
+	async function ask(method: 'POST' | 'DELETE', path: string) {
+		const answer = await send(method, path);
+		trouble = answer.kind === 'ok' ? undefined : troubleOf(answer);
+		await invalidateAll();
+	}
+</script>
+
+<svelte:head><title>Tablet · Horarium</title></svelte:head>
+
+<main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-5">
+	<h1 class="pb-2 text-3xl">Tablet beside the book</h1>
+	<p class="max-w-prose">
+		The guide, the work order and what is kept can lie open on a tablet beside the book, while
+		Horarium runs on this machine.
+	</p>
+	{#if data.addresses.length === 0}
+		<p class="max-w-prose pt-4">
+			At the moment it answers on this machine only. To let a tablet on the same network in, start
+			it with
+		</p>
+		<p class="py-2 font-mono">npm start -- --share</p>
+		<p class="max-w-prose text-ink-soft">
+			A tablet is let in with a code that is shown here, and can be put out again. What goes over
+			the network is not encrypted: share on a network that you trust.
+		</p>
+	{:else}
+		<p class="pt-4">
+			It answers at {#each data.addresses as address, index (address)}{index > 0 ? ', ' : ''}<span
+					class="font-mono">http://{address}</span
+				>{/each} too.
+		</p>
+		{#if data.onTablet}
+			<p class="pt-2">Codes for further devices are shown on the machine that Horarium runs on.</p>
+		{:else}
+			{#if data.offer && left > 0}
+				<div class="flex flex-wrap items-center gap-6 py-4">
+					<img
+						class="size-44 bg-print"
+						src="data:image/svg+xml;utf8,{encodeURIComponent(data.offer.picture)}"
+						alt="The address with the code, to be photographed by the tablet"
+					/>
+					<div>
+						<p>Photograph this with the tablet, or open the address there and type</p>
+						<p class="py-2 font-mono text-4xl tracking-widest" data-testid="code">
+							{data.offer.code.slice(0, 3)}
+							{data.offer.code.slice(3)}
+						</p>
+						<p class="text-ink-soft">
+							It lets one device in, once, and ends in <span class="whitespace-nowrap"
+								>{leftWords}</span
+							>.
+						</p>
+					</div>
+				</div>
+			{/if}
+			<p class="py-2">
+				<button class="button button-main" onclick={() => ask('POST', '/app/devices/code')}
+					>{data.offer && left > 0 ? 'Another code' : 'Show a code'}</button
+				>
+			</p>
+		{/if}
+	{/if}
+	{#if trouble}<p role="alert" class="text-caution">{trouble}</p>{/if}
+	<h2 class="pt-6 pb-1 text-xl">Devices</h2>
+	{#if data.devices.length === 0}
+		<p class="text-ink-soft">None is paired.</p>
+	{:else}
+		<ul>
+			{#each data.devices as { id, name, paired } (id)}
+				<li class="flex items-center gap-3 border-t border-hairline py-1">
+					<span class="flex-1"
+						>{name}, paired on {new Date(paired).toLocaleDateString('en-GB')}</span
+					>
+					<button
+						class="button"
+						aria-label="Put out {name}"
+						onclick={() => ask('DELETE', `/app/devices/${id}`)}>Put out</button
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+</main>
