@@ -58,7 +58,7 @@ describe('sheets', () => {
 		};
 		const pages = page.getByLabel('Pages, such as');
 		await pages.fill('64–99');
-		await page.getByText('the run has pages 62 to 83; “99” is none of them').waitFor();
+		await page.getByText('The run has pages 62 to 83; “99” is none of them').waitFor();
 		await pages.fill('64-65, 70');
 		const some = await readPdf(new Uint8Array(await get('PDF, page by page')));
 		expect(some.pages).toHaveLength(3);

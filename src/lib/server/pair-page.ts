@@ -1,10 +1,10 @@
 const style = `
-:root{color-scheme:light dark;font:1.1rem/1.5 system-ui,sans-serif}
+:root{color-scheme:light dark;font:1.1rem/1.5 system-ui,sans-serif;background:light-dark(#f1eee3,#252b2d);color:light-dark(#1e2a38,#ece6d8)}
 body{max-width:26rem;margin:4rem auto;padding:0 1.2rem}
 label{display:block;margin:1rem 0 .2rem}
-input{font:inherit;padding:.5rem;width:100%;box-sizing:border-box}
+input{font:inherit;border:1px solid;border-radius:.2rem;padding:.5rem;width:100%;box-sizing:border-box}
 #code{font-size:1.8rem;letter-spacing:.3em}
-button{font:inherit;margin-top:1.2rem;padding:.6rem 1.4rem}
+button{font:inherit;border:1px solid;border-radius:.2rem;background:light-dark(#1e2a38,#ece6d8);color:light-dark(#fcf9f1,#1b2123);margin-top:1.2rem;padding:.6rem 1.4rem}
 [role=alert]{font-weight:600}`;
 
 /** The one page that a device sees which is not paired: without scripts, and nothing loads from elsewhere. */

@@ -27,3 +27,8 @@ export function lengthWords(mm: number): string {
 	const rounded = (value: number) => numberWords(Math.round(value * 10) / 10);
 	return mm < 1000 ? `${rounded(mm)}\u00a0mm` : `${rounded(mm / 1000)}\u00a0m`;
 }
+
+/** Words as the beginning of a sentence. */
+export function sentence(words: string): string {
+	return words.charAt(0).toUpperCase() + words.slice(1);
+}

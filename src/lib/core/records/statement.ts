@@ -25,6 +25,8 @@ export interface BankHabits {
 export interface Statement {
 	readonly columns: readonly string[];
 	readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+	/** Lines below them that have more or fewer columns. */
+	readonly odd: readonly LineFault[];
 }
 
 /** A booking: what went out is positive. */
@@ -66,7 +68,11 @@ export function readStatement(text: string): Statement | LineFault {
 	const columns = rows[head]?.cells;
 	if (!columns || widest < 3)
 		return { line: 1, says: 'no table with a day, words and a sum was found' };
-	return { columns, rows: rows.slice(head + 1).filter(({ cells }) => cells.length === widest) };
+	const below = rows.slice(head + 1);
+	const odd = below.flatMap(({ line, cells }) =>
+		cells.length === widest ? [] : [{ line, says: `has ${cells.length} columns, not ${widest}` }]
+	);
+	return { columns, rows: below.filter(({ cells }) => cells.length === widest), odd };
 }
 
 /** What tells statements of one bank from those of others. */
@@ -167,10 +173,10 @@ function decimalOf(cells: readonly string[]): '.' | ',' {
 
 /** Bookings of a statement, and lines that cannot be read. */
 export function bookingsIn(
-	{ rows }: Statement,
+	{ rows, odd }: Statement,
 	habits: BankHabits
 ): { readonly bookings: readonly BankBooking[]; readonly faults: readonly LineFault[] } {
-	const faults: LineFault[] = [];
+	const faults: LineFault[] = [...odd];
 	const counts = new Map<string, number>();
 	const bookings = rows.flatMap(({ line, cells }): BankBooking[] => {
 		const date = dateIn(cells[habits.day] ?? '', habits.order);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sentence } from '../words';
 	import { DropdownMenu } from 'bits-ui';
 	import {
 		cautions,
@@ -24,7 +25,6 @@
 	const steps = $derived(cutOrder(notebook, desk.cuts));
 	const has = (kind: CutKind) => desk.cuts.some((cut) => cut.kind === kind);
 	const advice = $derived(draft.advice);
-	const sentence = (words: string) => words[0]?.toUpperCase() + words.slice(1);
 	/** What earlier months cut into their weeks, for the leaves of this month's. */
 	const again = $derived.by(() => {
 		const pages = desk.run.blocks.flatMap(({ as, pieces }) =>

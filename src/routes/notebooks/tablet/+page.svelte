@@ -17,6 +17,7 @@
 
 	async function ask(method: 'POST' | 'DELETE', path: string) {
 		const answer = await send(method, path);
+		now = Date.now();
 		trouble = answer.kind === 'ok' ? undefined : troubleOf(answer);
 		await invalidateAll();
 	}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { monthWords } from '$lib/ui/words';
+	import { monthWords, sentence } from '$lib/ui/words';
 	import { onMount, untrack } from 'svelte';
 	import { formatMonth } from '$lib/core/month';
 	import { usualSheet } from '$lib/core/render';
@@ -29,13 +29,16 @@
 
 	let drawn = $state<Drawn>('everything');
 	let typed = $state('');
+	/** What was typed last and is a list of pages. */
+	let wanted = $state('');
 	let printer = $state(untrack(() => data.printers[0]?.id ?? ''));
 	let dpi = $state(300);
 	let paper = $state(untrack(() => usualSheet(desk.plan.locale)));
 
 	const month = $derived(formatMonth(desk.plan.month));
 	const { width, height } = $derived(desk.plan.notebook.pageMm);
-	const listed = $derived(listedPages(typed, desk.run.pages));
+	const read = $derived(listedPages(typed, desk.run.pages));
+	const listed = $derived(listedPages(wanted, desk.run.pages));
 	const numbers = $derived((listed.ok ? listed.pages : []).map(({ number }) => number));
 	const single = $derived(numbers.length === 1 ? numbers[0] : undefined);
 	const twoUpFits = $derived(placesOn(paper, desk.plan.notebook.pageMm) !== undefined);
@@ -95,8 +98,11 @@
 			label="Pages, such as {examplePages}"
 			value={typed}
 			placeholder="all {desk.run.pages.length} of the run"
-			fault={listed.ok ? undefined : `This ${listed.message}.`}
-			onchange={(pages) => (typed = pages)}
+			fault={read.ok ? undefined : `${sentence(read.message)}.`}
+			onchange={(pages) => {
+				typed = pages;
+				if (read.ok) wanted = pages;
+			}}
 		/>
 		<Printer value={printer} printers={data.printers} onchange={(id) => (printer = id)} />
 		<div class="flex flex-wrap gap-3">
