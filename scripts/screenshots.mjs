@@ -44,15 +44,6 @@ const aimsKnown = (page) =>
 	page.getByText('being worked out …').first().waitFor({ state: 'detached' });
 await picture('month', month, { act: aimsKnown });
 await picture('month-dark', month, { dark: true, act: aimsKnown });
-await picture('what-else', month, {
-	act: async (page) => {
-		await aimsKnown(page);
-		await page.locator('[data-wish="habits"]').click();
-		const question = page.getByText('What else could it be?');
-		await question.click();
-		await question.evaluate((element) => element.scrollIntoView({ block: 'start' }));
-	}
-});
 await picture('compare', `${month}/compare`, {
 	act: (page) => page.getByText('…', { exact: true }).first().waitFor({ state: 'detached' })
 });
@@ -77,6 +68,13 @@ await picture('cuts', `${month}/pages/72`, {
 	}
 });
 await picture('sheets', `${month}/sheets`);
+await picture('labels', `${month}/labels`, {
+	act: async (page) => {
+		for (const set of ['Weekdays', 'Names of habits and other lines', 'Titles'])
+			await page.getByRole('checkbox', { name: set }).check();
+		await page.getByText('two', { exact: true }).click();
+	}
+});
 await picture('guide', `${month}/guide/65`, { act: (page) => page.keyboard.press('ArrowDown') });
 await picture('follow', `${month}/guide/64`, {
 	act: async (page) => {

@@ -1,3 +1,4 @@
+import { benchApi } from './api';
 import { benchCore, benchCuts } from './core';
 import { benchHard } from './hard';
 import { benchMaking } from './making';
@@ -13,6 +14,7 @@ export async function main(): Promise<void> {
 	if (process.argv.includes('--hard')) return benchHard();
 	await benchCore();
 	await benchCuts();
+	await benchApi();
 	await benchMaking();
 	await benchRecords();
 	await benchPlanner();

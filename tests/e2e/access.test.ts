@@ -15,6 +15,7 @@ test('every screen of planning and making passes axe: light, dark, at 200 % zoom
 		`${month}/guide/64`,
 		`${month}/make`,
 		`${month}/sheets`,
+		`${month}/labels`,
 		`${month}/keep`,
 		`${month}/keep?way=day`
 	]);
@@ -37,6 +38,7 @@ test('every screen of books and records does', async () => {
 			'/notebooks/lettering',
 			'/notebooks/printer',
 			'/notebooks/everything',
+			'/notebooks/tablet',
 			`${book}`,
 			`${book}/measure`,
 			'/months',

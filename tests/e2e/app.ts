@@ -89,21 +89,32 @@ const unused = [
 ];
 
 /** Debian's chromium, without reaching for any network. */
+const chromiumHere = {
+	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+	args: [
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-quic',
+		'--no-first-run',
+		'--disable-background-networking',
+		'--disable-component-update',
+		'--disable-sync',
+		`--disable-features=${unused.join()}`
+	]
+};
+
+/** A browser whose windows share nothing and leave nothing behind. */
 export function launch(): Promise<Browser> {
-	return chromium.launch({
-		executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-		args: [
-			'--no-sandbox',
-			'--disable-gpu',
-			'--disable-quic',
-			'--no-first-run',
-			'--disable-background-networking',
-			'--disable-component-update',
-			'--disable-sync',
-			`--disable-features=${unused.join()}`
-		]
-	});
+	return chromium.launch(chromiumHere);
 }
+
+/** A window as a person has it. */
+const usualWindow = {
+	viewport: { width: 1280, height: 800 },
+	locale: 'en-GB',
+	timezoneId: 'UTC',
+	reducedMotion: 'reduce'
+} as const;
 
 /** A window as a person has it; every script error and every request that leaves the machine is noted. */
 export async function openWindow(
@@ -119,15 +130,12 @@ async function newWindow(
 	browser: Browser,
 	options: Parameters<Browser['newContext']>[0] = {}
 ): Promise<BrowserContext> {
-	const context = await browser.newContext({
-		viewport: { width: 1280, height: 800 },
-		locale: 'en-GB',
-		timezoneId: 'UTC',
-		reducedMotion: 'reduce',
-		...options
-	});
-	// Other tests run beside.
-	context.setDefaultTimeout(15_000);
+	return patient(await browser.newContext({ ...usualWindow, ...options }));
+}
+
+/** Other tests run beside. */
+function patient(context: BrowserContext): BrowserContext {
+	context.setDefaultTimeout(90_000);
 	return context;
 }
 
@@ -150,7 +158,8 @@ export function watch(page: Page): string[] {
 /** What a test file works with: a fresh window for each test, over one application and browser. */
 export interface Stage {
 	app: App;
-	browser: Browser;
+	/** A browser apart from the one that the test's windows are in. */
+	elsewhere: () => Promise<Browser>;
 	context: BrowserContext;
 	page: Page;
 	troubles: string[];
@@ -163,20 +172,28 @@ export interface Stage {
 export function onStage(path = '/', { wishes }: { wishes?: number } = {}): () => Stage {
 	let stage: Stage;
 	let app: App;
-	let browser: Browser;
+	let browser: Browser | undefined;
 	let context: BrowserContext;
+	let profile: string;
+	const elsewhere = async () => (browser ??= await launch());
 	beforeAll(async () => {
-		[app, browser] = await Promise.all([startApp('demo'), launch()]);
-		context = await newWindow(browser);
+		profile = await mkdtemp(join(tmpdir(), 'horarium-profile-'));
+		// Only with a profile of its own does a browser keep scripts as it has compiled them.
+		[app, context] = await Promise.all([
+			startApp('demo'),
+			chromium.launchPersistentContext(profile, { ...chromiumHere, ...usualWindow })
+		]);
+		patient(context);
 		if (wishes !== undefined) await shortened(app, context, wishes);
 	});
 	afterAll(async () => {
-		await browser.close();
+		await Promise.all([context.close(), browser?.close()]);
 		await app.stop();
+		await rm(profile, { recursive: true, force: true });
 	});
 	beforeEach(async () => {
 		const page = await context.newPage();
-		stage = { app, browser, context, page, troubles: watch(page) };
+		stage = { app, elsewhere, context, page, troubles: watch(page) };
 		await visit(page, app.address + path);
 	});
 	afterEach(async () => {
@@ -188,7 +205,8 @@ export function onStage(path = '/', { wishes }: { wishes?: number } = {}): () =>
 			.toBe(0);
 		if (page.url().startsWith(app.address)) await page.evaluate(() => localStorage.clear());
 		await context.clearPermissions();
-		for (const open of context.pages()) await open.close();
+		// Without any window the browser would end.
+		for (const open of context.pages().slice(1)) await open.close();
 		expect(stage.troubles).toEqual([]);
 	});
 	return () => stage;

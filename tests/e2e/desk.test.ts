@@ -98,8 +98,10 @@ test('a place typed in figures is taken, or refused with words', async () => {
 });
 
 test('a finger chooses first and moves then', async () => {
-	const { app, browser } = stage();
-	const context = await browser.newContext({
+	const { app, elsewhere } = stage();
+	const context = await (
+		await elsewhere()
+	).newContext({
 		viewport: { width: 768, height: 1024 },
 		hasTouch: true,
 		reducedMotion: 'reduce'

@@ -13,14 +13,14 @@ beforeAll(async () => {
 afterAll(() => empty.stop());
 
 test('a month saved as a file is opened in an empty Horarium and is the same run', async () => {
-	const { browser, page } = stage();
+	const { elsewhere, page } = stage();
 	await page.getByRole('link', { name: 'Sheets' }).click();
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'Save this month as a file' }).click();
 	const file = await (await download).path();
 	expect((await download).suggestedFilename()).toBe('horarium-2027-05.json');
 
-	const other = await openWindow(browser);
+	const other = await openWindow(await elsewhere());
 	await visit(other.page, empty.address);
 	await other.page.getByLabel(/^A file that was saved from Horarium/).setInputFiles(file);
 	await other.page.getByText(/planned for “Ferry log, volume 3”/).waitFor();
@@ -82,12 +82,12 @@ test('a file that is no plan is refused with words, a dropped one is shown befor
 });
 
 test('everything goes into one file, into another Horarium, and back again', async () => {
-	const { app, browser, page } = stage();
+	const { app, elsewhere, page } = stage();
 	await visit(page, `${app.address}/notebooks/everything`);
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'Save everything' }).click();
 	const file = await (await download).path();
-	const other = await openWindow(browser);
+	const other = await openWindow(await elsewhere());
 	await visit(other.page, `${empty.address}/notebooks/everything`);
 	const input = other.page.getByLabel(/^A file that was saved here/);
 	await input.setInputFiles({
@@ -180,7 +180,7 @@ test('date labels come out of the printer, with its troubles in words, or on a s
 });
 
 test('a tablet is let in with a code, and put out again; one that is not sees nothing else', async () => {
-	const { browser } = stage();
+	const browser = await stage().elsewhere();
 	const { port } = new URL(empty.address);
 	const shared = `http://${tabletSees}:${port}`;
 	const { page } = await openWindow(browser);

@@ -88,7 +88,7 @@ describe('sheets', () => {
 });
 
 test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: the same run', async () => {
-	const { browser, page } = stage();
+	const { elsewhere, page } = stage();
 	const month = page.url();
 	await visit(page, `${month}/pages/69`);
 	const block = (place: string) =>
@@ -135,7 +135,7 @@ test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: 
 	if (!json || !pdf) throw new Error('a file is missing');
 	expect((await readPdf(pdf)).pages).toHaveLength(named('.svg').length);
 
-	const other = await openWindow(browser);
+	const other = await openWindow(await elsewhere());
 	await visit(other.page, empty.address);
 	await other.page.getByLabel(/^A file that was saved from Horarium/).setInputFiles({
 		name: 'month.json',

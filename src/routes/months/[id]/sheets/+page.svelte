@@ -132,10 +132,7 @@
 				{#if twoUpFits}{@render file(
 						pdfFile(choice, 'spreads'),
 						'PDF, two on a sheet with crop marks'
-					)}{@render file(
-						pdfFile(choice, 'leaves'),
-						'PDF, leaves to glue in, printed on both sides'
-					)}{/if}
+					)}{@render file(pdfFile(choice, 'leaves'), 'PDF, leaves to glue in')}{/if}
 				{@render file(stripsFile(choice), 'Tick strips (PDF)')}
 				{#if single !== undefined}
 					{@render file(pageFile(choice, single, 'svg'), 'SVG in mm')}
@@ -153,7 +150,8 @@
 			/>
 			{#if twoUpFits}
 				<p class="text-sm text-ink-soft">
-					For leaves to glue in, let the printer turn the sheet over its short edge.
+					Leaves to glue in are printed on both sides: let the printer turn the sheet over its short
+					edge.
 				</p>
 			{:else}
 				<p class="text-sm text-ink-soft">
