@@ -1,5 +1,5 @@
 import { onlyWithStandins } from '$lib/server/standins';
-import { bandDays, behave, behaviour, printerStatus, putTapeIn } from '$lib/standins';
+import { bandDays, banks, behave, behaviour, printerStatus, putTapeIn } from '$lib/standins';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ url }) => {
@@ -9,6 +9,7 @@ export const load: PageServerLoad = ({ url }) => {
 		behaviour: behaviour(),
 		printer: printerStatus(behaviour()),
 		origin: url.origin,
+		banks,
 		sample: bandDays('2027-05-01', '2027-05-07', 'engineer', gaps)
 	};
 };

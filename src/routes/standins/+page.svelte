@@ -16,8 +16,9 @@
 <main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-5">
 	<h1 class="pb-2 text-3xl">Stand-ins</h1>
 	<p class="max-w-prose">
-		Small simulated devices that stand in for a band, a calendar and a label printer while Horarium
-		is tried out. They answer over HTTP as real ones do; Horarium does not know the difference.
+		Small simulated devices that stand in for a band, a calendar, three banks and a label printer
+		while Horarium is tried out. They answer over HTTP as real ones do; Horarium does not know the
+		difference.
 	</p>
 	<dl class="grid grid-cols-[8rem_1fr] gap-y-1 py-4">
 		<dt class="text-ink-soft">Band</dt>
@@ -39,6 +40,22 @@
 		</fieldset>
 		<button class="button mt-3">Behave so</button>
 	</form>
+	<h2 class="pt-4 pb-1 text-xl">Three banks</h2>
+	<p>Statements of April and May 2027, as their customers save them:</p>
+	<ul class="flex flex-wrap gap-x-6 py-1">
+		{#each data.banks as bank (bank)}
+			{#each ['2027-04', '2027-05'] as month (month)}
+				<li>
+					<a
+						class="underline"
+						href="/standins/bank/{bank}?month={month}"
+						download
+						data-sveltekit-reload>{bank}, {month}</a
+					>
+				</li>
+			{/each}
+		{/each}
+	</ul>
 	<h2 class="pt-4 pb-1 text-xl">The label printer</h2>
 	<p>
 		It is {data.printer.state}; {(data.printer.leftMm / 1000).toFixed(2)} m of tape of

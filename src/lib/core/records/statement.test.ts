@@ -1,6 +1,7 @@
 import { parse } from 'csv-parse/sync';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { banks, bankStatement } from '../../standins';
 import { planWith } from '../../../../tests/support/arbitraries';
 import { planRun } from '../fit';
 import {
@@ -43,6 +44,37 @@ const island = [
 	'4/14/27\tReederei Lohn April\t(2,400.00)',
 	'4/14/27\tFERRY CAFE 12\t4.20'
 ].join('\n');
+
+test('three banks of different habits say the same of a month', () => {
+	const read = banks.map((bank) => {
+		const found = statement(bankStatement(bank, 2027, 4));
+		const habits = guessHabits(found, bank === 'island' ? 'en-US' : 'de-DE');
+		if (!habits) throw new Error(`${bank} is not understood`);
+		const { bookings, faults } = bookingsIn(found, habits);
+		expect(faults).toEqual([]);
+		return bookings.map(({ date, text, out }) => ({ date, text, out }));
+	});
+	expect(read[0]).toHaveLength(24);
+	expect(read[0]).toContainEqual({
+		date: '2027-04-14',
+		text: 'Ferry company, wages',
+		out: -214_000
+	});
+	expect(read[1]).toEqual(read[0]);
+	expect(read[2]).toEqual(read[0]);
+});
+
+test('a line with another number of columns is told, not dropped', () => {
+	const found = statement(
+		[lighthouse, '2027-04-20,Ink, blue,3.00,,80.00', 'Total,88.00'].join('\n')
+	);
+	const habits = guessHabits(found, 'en-GB');
+	if (!habits) throw new Error('not understood');
+	expect(bookingsIn(found, habits).faults).toEqual([
+		{ line: 5, says: 'has 6 columns, not 5' },
+		{ line: 6, says: 'has 2 columns, not 5' }
+	]);
+});
 
 function statement(text: string): Statement {
 	const read = readStatement(text);

@@ -61,18 +61,26 @@ export function readStatement(text: string): Statement | LineFault {
 	const rows = data
 		.map((cells, at) => ({ line: at + 1, cells: cells.map((cell) => cell.trim()) }))
 		.filter(({ cells }) => cells.some(Boolean));
-	const widest = Math.max(0, ...rows.map(({ cells }) => cells.length));
+	const width = usualWidth(rows.map(({ cells }) => cells.length));
 	const head = rows.findIndex(
-		({ cells }) => cells.length === widest && cells.filter(Boolean).length >= Math.min(3, widest)
+		({ cells }) => cells.length === width && cells.filter(Boolean).length >= Math.min(3, width)
 	);
 	const columns = rows[head]?.cells;
-	if (!columns || widest < 3)
+	if (!columns || width < 3)
 		return { line: 1, says: 'no table with a day, words and a sum was found' };
 	const below = rows.slice(head + 1);
 	const odd = below.flatMap(({ line, cells }) =>
-		cells.length === widest ? [] : [{ line, says: `has ${cells.length} columns, not ${widest}` }]
+		cells.length === width ? [] : [{ line, says: `has ${cells.length} columns, not ${width}` }]
 	);
-	return { columns, rows: below.filter(({ cells }) => cells.length === widest), odd };
+	return { columns, rows: below.filter(({ cells }) => cells.length === width), odd };
+}
+
+/** Columns that most lines have, of those with three at least; the more where two are as frequent. */
+function usualWidth(widths: readonly number[]): number {
+	const counts = new Map<number, number>();
+	for (const width of widths) if (width >= 3) counts.set(width, (counts.get(width) ?? 0) + 1);
+	const [usual] = [...counts].sort((a, b) => b[1] - a[1] || b[0] - a[0]);
+	return usual?.[0] ?? 0;
 }
 
 /** What tells statements of one bank from those of others. */
@@ -153,14 +161,16 @@ export function guessHabits({ columns, rows }: Statement, locale: string): BankH
 		return { day: day.column, text, amount, came, order: day.order, decimal };
 	}
 	const amount = named(/amount|betrag|sum|montant|value/i) ?? first;
-	const minus = cellsOf(amount).some((cell) => (sumIn(cell, decimal) ?? 0) < 0);
+	// More goes out than comes in, one by one (common practice): what most bookings are is out.
+	const signs = cellsOf(amount).map((cell) => Math.sign(sumIn(cell, decimal) ?? 0));
+	const turned = signs.reduce((sum, sign) => sum + sign, 0) > 0;
 	return {
 		day: day.column,
 		text,
 		amount,
 		order: day.order,
 		decimal,
-		...(minus ? {} : { turned: true })
+		...(turned ? { turned } : {})
 	};
 }
 

@@ -58,7 +58,8 @@
 					{
 						name: 'Sheets',
 						href: `/months/${current.id}/sheets`,
-						here: page.route.id?.endsWith('/sheets')
+						// Labels are reached from there.
+						here: /\/(sheets|labels)$/.test(page.route.id ?? '')
 					}
 				]
 			: [])
