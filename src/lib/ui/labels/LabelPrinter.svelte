@@ -4,6 +4,7 @@
 	import { squaresAcross, type Label, type LabelSet } from '$lib/core/labels';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { send, troubleOf } from '../send';
+	import AddressForm from '../share/AddressForm.svelte';
 	import { askOutside } from '../share/outside';
 	import { lengthWords } from '../words';
 
@@ -45,8 +46,7 @@
 	const across = $derived(printer ? squaresAcross(printer.tapeMm, pitchMm) : undefined);
 	const tooHigh = $derived(across !== undefined && high > across);
 
-	async function look(event: SubmitEvent) {
-		event.preventDefault();
+	async function look() {
 		told = 'The printer is being asked …';
 		printer = undefined;
 		const answer = await askOutside('printer', asked, '/status');
@@ -84,19 +84,7 @@
 </script>
 
 <h2 class="pt-2 text-xl">From a label printer</h2>
-<form class="flex flex-wrap items-end gap-3" onsubmit={look}>
-	<label class="flex min-w-0 flex-1 flex-col gap-0.5">
-		<span class="text-sm text-ink-soft">Its address on this machine or network</span>
-		<input
-			class="field w-full font-mono"
-			placeholder="http://"
-			required
-			autocomplete="off"
-			bind:value={asked}
-		/>
-	</label>
-	<button class="button" disabled={working}>Look</button>
-</form>
+<AddressForm bind:value={asked} disabled={working} onask={look} />
 {#if printer && across !== undefined}
 	<p>
 		Its tape of {lengthWords(printer.tapeMm)} holds {across === 1

@@ -3,6 +3,7 @@
 	import type { Wish } from '$lib/core/wish';
 	import { untrack } from 'svelte';
 	import { page } from '$app/state';
+	import AddressForm from '../share/AddressForm.svelte';
 	import { askOutside } from '../share/outside';
 	import { readCalendarFile } from './calendar-reader';
 	import type { MonthDesk } from './month-desk.svelte';
@@ -21,8 +22,7 @@
 	let stop = $state.raw<AbortController>();
 	let over = $state(false);
 
-	async function ask(event: SubmitEvent) {
-		event.preventDefault();
+	async function ask() {
 		offered = undefined;
 		told = 'The calendar is being asked …';
 		const answer = await askOutside('calendar', address, undefined, tag);
@@ -116,13 +116,11 @@
 		class="max-w-full text-sm"
 		onchange={(event) => take(event.currentTarget.files?.[0])}
 	/>
-	<form class="flex flex-wrap items-end gap-2 pt-2" onsubmit={ask}>
-		<label class="flex min-w-0 flex-1 flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Or from an address on this machine or network</span>
-			<input class="field min-w-0 font-mono" placeholder="http://" required bind:value={address} />
-		</label>
-		<button class="button">Look</button>
-	</form>
+	<AddressForm
+		bind:value={address}
+		label="Or from an address on this machine or network"
+		onask={ask}
+	/>
 	{#if offered}
 		<div class="pt-1 text-sm" role="status">
 			<p>New there:</p>

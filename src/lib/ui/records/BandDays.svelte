@@ -4,6 +4,7 @@
 	import { daysIn, formatMonth } from '$lib/core/month';
 	import type { Tracker } from '$lib/core/records';
 	import type { MonthDesk } from '../month/month-desk.svelte';
+	import AddressForm from '../share/AddressForm.svelte';
 	import { askOutside } from '../share/outside';
 	import type { RecordsDesk } from './records-desk.svelte';
 
@@ -21,8 +22,7 @@
 	let told = $state<string>();
 	let found = $state.raw<Extract<BandRead, { ok: true }>>();
 
-	async function ask(event: SubmitEvent) {
-		event.preventDefault();
+	async function ask() {
 		const { month } = desk.plan;
 		found = undefined;
 		told = 'The band is being asked …';
@@ -59,19 +59,7 @@
 
 <details class="mt-4 border-t border-hairline pt-3">
 	<summary class="cursor-pointer font-serif text-lg">From a band</summary>
-	<form class="flex flex-wrap items-end gap-3 py-2" onsubmit={ask}>
-		<label class="flex min-w-0 flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Its address on this machine or network</span>
-			<input
-				class="field w-80 max-w-full font-mono"
-				placeholder="http://"
-				required
-				autocomplete="off"
-				bind:value={asked}
-			/>
-		</label>
-		<button class="button">Look</button>
-	</form>
+	<AddressForm bind:value={asked} onask={ask} />
 	{#if told}<p role="status" class="pb-2">{told}</p>{/if}
 	{#if found}
 		<p role="status">

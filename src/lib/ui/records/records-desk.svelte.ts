@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { SvelteMap } from 'svelte/reactivity';
 import { changesSchema, checked } from '$lib/core/formats';
 import { entryKey, withChanges, type Change, type Entry } from '$lib/core/records';
@@ -125,6 +126,19 @@ export class RecordsDesk {
 		this.pending = pending;
 		keep(this.pendingKey, pending);
 	}
+}
+
+/** The records of the month that a screen shows, open for as long as it does; asked while the screen is made. */
+export function openedRecords(
+	monthId: () => string,
+	entries: () => readonly Entry[]
+): () => RecordsDesk {
+	const records = $derived(new RecordsDesk(monthId(), untrack(entries)));
+	$effect(() => {
+		const opened = records;
+		return untrack(() => opened.open());
+	});
+	return () => records;
 }
 
 function isChanges(value: unknown): value is Change[] {

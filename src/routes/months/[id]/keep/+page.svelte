@@ -10,23 +10,18 @@
 	import KeepDay from '$lib/ui/records/KeepDay.svelte';
 	import KeepPage from '$lib/ui/records/KeepPage.svelte';
 	import KeepPaper from '$lib/ui/records/KeepPaper.svelte';
-	import { RecordsDesk } from '$lib/ui/records/records-desk.svelte';
+	import { openedRecords } from '$lib/ui/records/records-desk.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 	import { monthWords } from '$lib/ui/words';
 
 	let { data } = $props();
 	const current = getMonthDesk();
 	const desk = $derived(current());
-	const records = $derived(
-		new RecordsDesk(
-			desk.id,
-			untrack(() => data.entries)
-		)
+	const opened = openedRecords(
+		() => desk.id,
+		() => data.entries
 	);
-	$effect(() => {
-		const opened = records;
-		return untrack(() => opened.open());
-	});
+	const records = $derived(opened());
 
 	const ways = ['page', 'day', 'paper'] as const;
 	type Way = (typeof ways)[number];

@@ -17,7 +17,7 @@
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { followChoice } from '$lib/ui/records/colour-mode.svelte';
 	import { totalWords } from '$lib/ui/records/tally-words';
-	import { RecordsDesk } from '$lib/ui/records/records-desk.svelte';
+	import { openedRecords } from '$lib/ui/records/records-desk.svelte';
 	import NextMonth from '$lib/ui/records/NextMonth.svelte';
 	import Notices from '$lib/ui/shell/Notices.svelte';
 	import TallyView from '$lib/ui/records/TallyView.svelte';
@@ -31,16 +31,11 @@
 		untrack(() => (page.url.searchParams.get('over') === 'next' ? 'next' : 'month'))
 	);
 	let asked = $state(false);
-	const records = $derived(
-		new RecordsDesk(
-			desk.id,
-			untrack(() => data.entries)
-		)
+	const opened = openedRecords(
+		() => desk.id,
+		() => data.entries
 	);
-	$effect(() => {
-		const opened = records;
-		return untrack(() => opened.open());
-	});
+	const records = $derived(opened());
 	const entries = $derived([...records.known.values()]);
 
 	onMount(followChoice);
