@@ -21,6 +21,20 @@ export function letters(text: string): string[] {
  * in UAX 11, East Asian Width.
  */
 export function letterRoom(text: string): number {
+	let room = rooms.get(text);
+	if (room === undefined) {
+		if (rooms.size >= mostRooms) rooms.clear();
+		room = measured(text);
+		rooms.set(text, room);
+	}
+	return room;
+}
+
+/** Planning asks for the same names over and over. */
+const rooms = new Map<string, number>();
+const mostRooms = 4000;
+
+function measured(text: string): number {
 	const all = letters(text);
 	if (!/[\u1100-\u{10ffff}]/u.test(text)) return all.length;
 	return all.reduce((sum, letter) => sum + roomOf(letter), 0);

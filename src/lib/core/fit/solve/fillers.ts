@@ -14,14 +14,16 @@ export function sortOf({ options, spreads, loss, purpose, keeps, stretch }: Prob
 }
 
 /**
- * Fillers by sorts, and how many of each sort are still to be placed, as one whole number: the count of
- * the first sort, plus that of the second times its radix, and so on.
+ * Fillers by sorts, and how many of each sort are still to be placed, as one whole number: each count has bits of its
+ * own, and above them one that stays clear, so that counts are taken from each other all at once.
  */
 export class Fillers {
 	readonly sorts: readonly Sort[];
 	/** All of them. */
 	readonly all: number;
-	private readonly radices: readonly number[];
+	/** Where the bits of a sort begin, and those that stay clear. */
+	private readonly shifts: readonly number[];
+	private readonly clear: number;
 	/** Whether any belongs to a stretch. */
 	private readonly bounded: boolean;
 
@@ -41,27 +43,31 @@ export class Fillers {
 			return { items: found, from: placeOf(stretch.from), to: placeOf(stretch.to) };
 		});
 		this.bounded = this.sorts.some(({ from, to }) => from > 0 || to < Infinity);
-		let radix = 1;
-		this.radices = this.sorts.map((sort) => {
-			const own = radix;
-			radix *= sort.items.length + 1;
+		let shift = 0;
+		let clear = 0;
+		this.shifts = this.sorts.map(({ items: { length } }) => {
+			const own = shift;
+			shift += bitsOf(length) + 1;
+			clear += 2 ** (shift - 1);
 			return own;
 		});
-		this.all = radix - 1;
+		if (shift > 31) throw new RangeError(`fillers of too many sorts: ${this.sorts.length}`);
+		this.clear = clear;
+		this.all = this.code(this.sorts.map((sort) => sort.items.length));
 	}
 
 	code(counts: readonly number[]): number {
-		return counts.reduce((sum, count, sort) => sum + count * (this.radices[sort] ?? 0), 0);
+		return counts.reduce((sum, count, sort) => sum + count * this.one(sort), 0);
 	}
 
 	/** One filler of a sort. */
 	one(sort: number): number {
-		return this.radices[sort] ?? 0;
+		return 1 << (this.shifts[sort] ?? 0);
 	}
 
 	count(code: number, sort: number): number {
-		const most = this.sorts[sort]?.items.length ?? 0;
-		return Math.floor(code / (this.radices[sort] ?? 1)) % (most + 1);
+		const bits = bitsOf(this.sorts[sort]?.items.length ?? 0);
+		return (code >> (this.shifts[sort] ?? 0)) & ((1 << bits) - 1);
 	}
 
 	/** How many items of the order must be decided by the end of the page that some fillers stand on. */
@@ -87,10 +93,12 @@ export class Fillers {
 
 	/** What is left when some are taken; -1 where there are not so many. */
 	without(code: number, taken: number): number {
-		if (taken === 0) return code;
-		if (taken > code) return -1;
-		for (let sort = 0; sort < this.sorts.length; sort++)
-			if (this.count(taken, sort) > this.count(code, sort)) return -1;
-		return code - taken;
+		const left = (code | this.clear) - taken;
+		return (left & this.clear) === this.clear ? left ^ this.clear : -1;
 	}
+}
+
+/** Bits that a count up to this takes. */
+function bitsOf(most: number): number {
+	return 32 - Math.clz32(most);
 }

@@ -40,6 +40,8 @@ export class Groups {
 	private readonly shares = new Map<string, Map<number, readonly Share[]>>();
 	private readonly regions = new Map<number, Region>();
 	private readonly lists: (OptionList | undefined)[] = [];
+	/** The same on any page. */
+	private readonly anyLists: (OptionList | undefined)[] = [];
 	/** For each page what tells it from others, where its groups are concerned. */
 	private readonly kinds: readonly string[];
 	private readonly pinned: readonly (readonly number[])[];
@@ -97,7 +99,11 @@ export class Groups {
 
 	private anyList(item: number, mayLose: boolean): OptionList {
 		const { options, loss, purpose } = this.item(item);
-		return this.cache.list(options.flat(), mayLose ? loss : undefined, purpose);
+		return (this.anyLists[2 * item + (mayLose ? 1 : 0)] ??= this.cache.list(
+			options.flat(),
+			mayLose ? loss : undefined,
+			purpose
+		));
 	}
 
 	/** Items that are bound to a page. */

@@ -3,20 +3,11 @@ import type { Fillers } from './fillers';
 import { mostKept, type Groups } from './groups';
 import type { Group } from './group';
 import type { Problem } from './problem';
-import { cheapestFor, type Trade } from './trade';
+import { Steps, wholePage, type Step } from './steps';
+import { both, cheapestFor, cheapestTogether, type Trade } from './trade';
 
-/** A step from one place in the order to a later one, or to fewer fillers. */
-interface Step {
-	readonly to: number;
-	/** Fillers placed by it, as a code. */
-	readonly taken: number;
-	/** Rows that a spread takes of the page after it, or whether it takes all of that page. */
-	readonly top: number;
-	readonly whole: boolean;
-	/** What it costs at least besides the price of its group. */
-	readonly price: number;
-	readonly group: Group | undefined;
-}
+/** Items up to a place in the order, and fillers, that lie on one page beside a spread. */
+type Together = Pick<Step, 'to' | 'taken' | 'price'>;
 
 /** Added to the rows of a spread that keeps its pages for itself. */
 const keptFlag = 512;
@@ -32,12 +23,21 @@ function coarse(rows: number): number {
  * groups when it is asked first; `renew` makes it ask again.
  */
 export class Outlook {
-	private readonly rests = new Map<number, number>();
-	private readonly steps = new Map<number, readonly Step[]>();
+	/** Least prices from each place in the order on, for each side. */
+	private rests: Map<number, number>[] = [];
+	private readonly steps = new Map<number, Steps>();
+	/** Those whose prices are what is known of groups by now. */
+	private readonly priced = new Set<Steps>();
+	/** What lies together on an area, by where it begins, the area, and the item that does not. */
+	private readonly together = new Map<string, readonly Together[]>();
+	/** Area of the largest page below some rows. */
+	private readonly areas = new Map<number, number>();
 	/** Sides that a page may have: one where left and right pages do not take turns. */
 	private readonly sides: number;
 	/** For each side, one page of each kind. */
 	private readonly kinds: readonly (readonly number[])[];
+	/** How many items before each place in the order are placed for certain on a page that they share. */
+	private readonly sureBefore: readonly number[];
 	/** Kinds of spreads, and how high their right pages are at most. */
 	private readonly pairs: readonly { readonly pair: number; readonly height: number }[];
 	/** Fillers that may share a page, as codes, and their price for each area. */
@@ -62,6 +62,10 @@ export class Outlook {
 				heights.set(pair, Math.max(heights.get(pair) ?? 0, pages[page + 1]?.h ?? 0));
 		this.pairs = [...heights].map(([pair, height]) => ({ pair, height }));
 		this.counts = this.listCounts();
+		const sureBefore = [0];
+		for (const place of order.keys())
+			sureBefore.push((sureBefore[place] ?? 0) + this.isSure(place));
+		this.sureBefore = sureBefore;
 	}
 
 	/** What is still to come from a page and a place in the order on costs no less than this. */
@@ -91,7 +95,8 @@ export class Outlook {
 
 	/** Works prices out anew, because those of groups have become sharper; hands over now and then. */
 	*renew(): Generator<number, void> {
-		this.rests.clear();
+		this.rests = [];
+		this.priced.clear();
 		for (let next = this.order.length; next >= 0; next--)
 			for (let side = 0; side < this.sides; side++) {
 				this.from(side, next, this.fillers.all, 0);
@@ -118,11 +123,12 @@ export class Outlook {
 	}
 
 	private filled(side: number, next: number, fillers: number, top: number): number {
-		const name = ((next * 1024 + top) * 2 + side) * (this.fillers.all + 1) + fillers;
-		let price = this.rests.get(name);
+		const known = (this.rests[next * 2 + side] ??= new Map<number, number>());
+		const name = fillers * 1024 + top;
+		let price = known.get(name);
 		if (price === undefined) {
 			price = this.best(side, next, fillers, top).price;
-			this.rests.set(name, price);
+			known.set(name, price);
 		}
 		return price;
 	}
@@ -133,19 +139,24 @@ export class Outlook {
 		let price = skipped
 			? this.lossOf(item) + this.from(side, next + 1, fillers, top)
 			: this.end(fillers, top);
-		let best: Step | undefined;
-		for (const step of this.stepsFrom(side, next, top)) {
-			const left = this.fillers.without(fillers, step.taken);
+		let best = -1;
+		const steps = this.stepsFrom(side, next, top);
+		const { least, to, over } = steps;
+		for (const run of steps.runs) {
+			const left = this.fillers.without(fillers, run.taken);
 			if (left < 0) continue;
-			const known = step.price + (step.group?.lower ?? 0);
-			if (known >= price) continue;
-			const after = step.whole ? side : this.after(side);
-			const all = known + this.from(after, step.to, left, step.top);
-			if (all >= price) continue;
-			price = all;
-			best = step;
+			for (let at = run.from; at < run.to; at++) {
+				const known = least[at] ?? 0;
+				if (known >= price) continue;
+				const rows = over[at] ?? 0;
+				const after = rows === wholePage ? side : this.after(side);
+				const all = known + this.from(after, to[at] ?? 0, left, rows === wholePage ? 0 : rows);
+				if (all >= price) continue;
+				price = all;
+				best = at;
+			}
 		}
-		return { price, step: best, skipped };
+		return { price, step: steps.step(best), skipped };
 	}
 
 	private end(fillers: number, top: number): number {
@@ -159,13 +170,17 @@ export class Outlook {
 		return this.problem.items[item]?.loss ?? 0;
 	}
 
-	private stepsFrom(side: number, next: number, top: number): readonly Step[] {
+	private stepsFrom(side: number, next: number, top: number): Steps {
 		const name = (next * 1024 + top) * 2 + side;
 		let found = this.steps.get(name);
 		if (!found) {
 			const spreads = side === 0 ? this.spreads(next) : [];
-			found = top > 0 ? [...this.beside(next, top)] : [...this.pages(side, next), ...spreads];
+			found = new Steps(top > 0 ? this.beside(next, top) : [...this.pages(side, next), ...spreads]);
 			this.steps.set(name, found);
+		}
+		if (!this.priced.has(found)) {
+			this.priced.add(found);
+			found.price();
 		}
 		return found;
 	}
@@ -216,7 +231,7 @@ export class Outlook {
 					if (this.fillers.without(this.fillers.all, taken) < 0) continue;
 					const guests = keeps && this.sure(next, share.to, carried, share.taken) ? kept : 0;
 					const price = base + guests + share.price;
-					yield { ...share, taken, top, whole, price, group: undefined };
+					yield { to: share.to, taken, top, whole, price, group: undefined };
 				}
 			}
 	}
@@ -225,41 +240,61 @@ export class Outlook {
 	private *beside(next: number, top: number): Generator<Step> {
 		const { pageCost, company = freeOfCharge } = this.problem;
 		for (const share of this.within(next, this.largest(top % keptFlag), -1)) {
-			const guests = top >= keptFlag && this.sure(next, share.to, -1, share.taken);
+			const { to, taken } = share;
+			const guests = top >= keptFlag && this.sure(next, to, -1, taken);
 			const price = pageCost + share.price + (guests ? company.kept : 0);
-			yield { ...share, top: 0, whole: false, price, group: undefined };
+			yield { to, taken, top: 0, whole: false, price, group: undefined };
 		}
 	}
 
 	/** Whether any of some items, the one at `carried` aside, or fillers are placed for certain. */
 	private sure(next: number, to: number, carried: number, taken: number): boolean {
 		if (taken > 0) return true;
-		return this.order
-			.slice(next, to)
-			.some((item, at) => next + at !== carried && !this.groups.optional(item));
+		const { sureBefore } = this;
+		const own = carried >= next && carried < to ? this.isSure(carried) : 0;
+		return (sureBefore[to] ?? 0) - (sureBefore[next] ?? 0) - own > 0;
+	}
+
+	private isSure(place: number): number {
+		return this.groups.optional(this.order[place] ?? 0) ? 0 : 1;
 	}
 
 	/**
 	 * Items from a place in the order on, and fillers, that take no more than an area. The item at
 	 * `carried` is not among them.
 	 */
-	private *within(next: number, free: number, carried: number) {
+	private within(next: number, free: number, carried: number): readonly Together[] {
+		const name = `${next} ${free} ${carried}`;
+		const known = this.together.get(name);
+		if (known) return known;
+		const found: Together[] = [];
 		for (let to = next; to <= this.order.length && to - next <= mostKept; to++) {
-			const before = this.groups.tradeOf(next, Math.min(to, Math.max(next, carried)));
-			const after = this.groups.tradeOf(Math.min(to, Math.max(next, carried + 1)), to);
-			let any = false;
+			const items = this.tradeWithout(next, to, carried);
+			const before = found.length;
 			for (const { code, trade } of this.counts) {
-				const price = togetherFor([before, after, trade], free);
-				if (price === Infinity) continue;
-				any = true;
-				yield { to, taken: code, price };
+				const price = cheapestTogether(trade, items, free);
+				if (price < Infinity) found.push({ to, taken: code, price });
 			}
-			if (!any) return;
+			if (found.length === before) break;
 		}
+		this.together.set(name, found);
+		return found;
+	}
+
+	/** The trade of items of the order, the one at `carried` aside. */
+	private tradeWithout(from: number, to: number, carried: number): Trade {
+		if (carried < from || carried >= to) return this.groups.tradeOf(from, to);
+		const before = this.groups.tradeOf(from, carried);
+		return both(before, this.groups.tradeOf(carried + 1, to), this.largest(0));
 	}
 
 	private largest(top: number): number {
-		return Math.max(0, ...this.problem.pages.map(({ w, h }) => w * (h - top)));
+		let area = this.areas.get(top);
+		if (area === undefined) {
+			area = Math.max(0, ...this.problem.pages.map(({ w, h }) => w * (h - top)));
+			this.areas.set(top, area);
+		}
+		return area;
 	}
 
 	private listCounts() {
@@ -268,23 +303,10 @@ export class Outlook {
 		for (const { items } of this.fillers.sorts)
 			counts = counts
 				.flatMap((count) => Array.from({ length: items.length + 1 }, (_, more) => [...count, more]))
-				.filter((count) => togetherFor([this.groups.tradeOfFillers(count)], free) < Infinity);
+				.filter((count) => cheapestFor(this.groups.tradeOfFillers(count), free) < Infinity);
 		return counts.map((count) => ({
 			code: this.fillers.code(count),
 			trade: this.groups.tradeOfFillers(count)
 		}));
 	}
-}
-
-/** Least price at which several parts together take at most this area. */
-function togetherFor(trades: readonly Trade[], area: number): number {
-	const [first, ...rest] = trades;
-	if (!first) return 0;
-	if (rest.length === 0) return cheapestFor(first, area);
-	let least = Infinity;
-	for (const [index, taken] of first.areas.entries()) {
-		if (taken > area) break;
-		least = Math.min(least, (first.costs[index] ?? 0) + togetherFor(rest, area - taken));
-	}
-	return least;
 }

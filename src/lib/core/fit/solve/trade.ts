@@ -13,10 +13,23 @@ export const nothing: Trade = { areas: [0], costs: [0] };
 let scratch = new Float64Array();
 
 /** The trade of one member more; areas beyond the largest page are of no use. */
-export function joined(list: OptionList, { areas, costs }: Trade, largest: number): Trade {
+export function joined(list: OptionList, trade: Trade, largest: number): Trade {
+	const { options, loss } = list;
+	const areas = options.map(({ w, h }) => w * h);
+	const costs = options.map(({ cost }) => cost);
+	if (loss !== undefined) {
+		areas.push(0);
+		costs.push(loss);
+	}
+	return both({ areas, costs }, trade, largest);
+}
+
+/** The trade of the members of two; that of the first may be in any order. */
+export function both(first: Trade, { areas, costs }: Trade, largest: number): Trade {
 	if (scratch.length <= largest) scratch = new Float64Array(largest + 1).fill(Infinity);
 	let most = -1;
-	const add = (step: number, price: number) => {
+	for (const [at, step] of first.areas.entries()) {
+		const price = first.costs[at] ?? 0;
 		for (let index = 0; index < areas.length; index++) {
 			const area = step + (areas[index] ?? 0);
 			if (area > largest) break;
@@ -24,9 +37,7 @@ export function joined(list: OptionList, { areas, costs }: Trade, largest: numbe
 			if (cost < (scratch[area] ?? 0)) scratch[area] = cost;
 			if (area > most) most = area;
 		}
-	};
-	for (const { w, h, cost } of list.options) add(w * h, cost);
-	if (list.loss !== undefined) add(0, list.loss);
+	}
 	const trade: { areas: number[]; costs: number[] } = { areas: [], costs: [] };
 	let cheapest = Infinity;
 	for (let area = 0; area <= most; area++) {
@@ -38,6 +49,19 @@ export function joined(list: OptionList, { areas, costs }: Trade, largest: numbe
 	}
 	scratch.fill(Infinity, 0, most + 1);
 	return trade;
+}
+
+/** Least price at which the members of two trades together take at most this area. */
+export function cheapestTogether(one: Trade, other: Trade, area: number): number {
+	let least = Infinity;
+	let at = other.areas.length - 1;
+	for (let index = 0; index < one.areas.length; index++) {
+		const left = area - (one.areas[index] ?? 0);
+		while (at >= 0 && (other.areas[at] ?? 0) > left) at--;
+		if (at < 0) break;
+		least = Math.min(least, (one.costs[index] ?? 0) + (other.costs[at] ?? 0));
+	}
+	return least;
 }
 
 /** Least price at which the members take at most this area. */
