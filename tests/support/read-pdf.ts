@@ -50,8 +50,9 @@ function paths(operators: readonly number[], argumentLists: readonly unknown[], 
 	const stack: Matrix[] = [];
 	operators.forEach((operator, index) => {
 		const args = argumentLists[index];
-		if (operator === OPS.save) stack.push(matrix);
-		else if (operator === OPS.restore) matrix = stack.pop() ?? matrix;
+		if (operator === OPS.save || operator === OPS.paintFormXObjectBegin) stack.push(matrix);
+		else if (operator === OPS.restore || operator === OPS.paintFormXObjectEnd)
+			matrix = stack.pop() ?? matrix;
 		else if (operator === OPS.transform && Array.isArray(args))
 			matrix = times(matrix, numbers(args));
 		else if (operator === OPS.constructPath && Array.isArray(args) && args[0] === OPS.stroke)

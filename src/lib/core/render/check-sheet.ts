@@ -1,6 +1,5 @@
-import PDFDocument from 'pdfkit';
 import { barMm } from '../paper';
-import { collectPdf, pointsPerMm } from './pdf-file';
+import { collectPdf, openPdf, pointsPerMm } from './pdf-file';
 import { sheetsMm, type SheetName } from './sheets';
 
 const left = 40;
@@ -17,10 +16,9 @@ export async function renderCheckSheet(
 	font: Uint8Array
 ): Promise<Uint8Array> {
 	const { width, height } = sheetsMm[sheet];
-	const document = new PDFDocument({
+	const document = openPdf('Printer check').addPage({
 		size: [width * pointsPerMm, height * pointsPerMm],
-		margin: 0,
-		info: { Title: 'Printer check', Creator: 'Horarium', CreationDate: new Date(0) }
+		margin: 0
 	});
 	const finished = collectPdf(document);
 	document.scale(pointsPerMm);

@@ -1,4 +1,3 @@
-import PDFDocument from 'pdfkit';
 import type { Plan, Run } from '../fit';
 import type { Colour } from '../theme';
 import type { Faces } from './faces';
@@ -6,7 +5,6 @@ import {
 	blankArt,
 	cutDashMm,
 	cutPenMm,
-	dotMm,
 	inkOf,
 	inks,
 	pageArt,
@@ -14,7 +12,8 @@ import {
 	type Drawn,
 	type PageArt
 } from './page-art';
-import { collectPdf, pointsPerMm } from './pdf-file';
+import { DotGrids } from './pdf-dots';
+import { collectPdf, openPdf, pointsPerMm } from './pdf-file';
 import { mirrored, setRuns } from './set-runs';
 
 /** Factors by which the file is larger than the paper, so that a printer that shrinks prints true. */
@@ -48,13 +47,9 @@ export async function renderArts(
 	faces: Faces,
 	correction: Correction = { x: 1, y: 1 }
 ): Promise<Uint8Array> {
-	const document = new PDFDocument({
-		autoFirstPage: false,
-		margin: 0,
-		info: { Title: title, Creator: 'Horarium', CreationDate: new Date(0) }
-	});
+	const document = openPdf(title);
 	const finished = collectPdf(document);
-	registerFaces(document, faces);
+	const drawPage = pageDrawer(document, faces);
 	for (const art of arts) {
 		const size: [number, number] = [
 			art.width * pointsPerMm * correction.x,
@@ -62,25 +57,32 @@ export async function renderArts(
 		];
 		document.addPage({ size, margin: 0 });
 		document.scale(correction.x * pointsPerMm, correction.y * pointsPerMm);
-		drawPage(document, art, faces);
+		drawPage(art);
 	}
 	document.end();
 	return finished;
 }
 
-/** Makes the fonts known to a document. */
-export function registerFaces(document: PDFKit.PDFDocument, faces: Faces): void {
+/** What draws pages into a document, each with its upper left paper corner at the document's origin, which counts in mm. */
+export function pageDrawer(document: PDFKit.PDFDocument, faces: Faces): (art: PageArt) => void {
 	for (const { name, program } of [...faces.hand, ...faces.lettering])
 		document.registerFont(name, program);
+	const grids = new DotGrids(document);
+	return (art) => {
+		drawTints(document, art);
+		grids.draw(art.dots);
+		drawStrokes(document, art);
+		drawCuts(document, art);
+		drawTexts(document, art, faces);
+	};
 }
 
-/** Draws a page with its upper left paper corner at the document's origin, which counts in mm. */
-export function drawPage(document: PDFKit.PDFDocument, art: PageArt, faces: Faces): void {
+function drawTints(document: PDFKit.PDFDocument, art: PageArt): void {
 	for (const { x, y, w, h, tone } of art.tints)
 		document.rect(x, y, w, h).fill(art.palette.tones[tone]);
-	drawDots(document, art);
-	drawStrokes(document, art);
-	drawCuts(document, art);
+}
+
+function drawTexts(document: PDFKit.PDFDocument, art: PageArt, faces: Faces): void {
 	let ink: Colour | undefined;
 	for (const text of art.texts) {
 		const wanted = inkOf(text, art.palette);
@@ -89,14 +91,6 @@ export function drawPage(document: PDFKit.PDFDocument, art: PageArt, faces: Face
 		ink = wanted;
 		drawText(document, text, faces);
 	}
-}
-
-/** A stroke of no length with round ends is a dot, and far smaller than a circle in the file. */
-function drawDots(document: PDFKit.PDFDocument, { dots }: PageArt): void {
-	if (dots.length === 0) return;
-	document.lineCap('round').lineWidth(dotMm).strokeColor(inks.dot);
-	for (const { x, y } of dots) document.moveTo(x, y).lineTo(x, y);
-	document.stroke();
 }
 
 function drawStrokes(document: PDFKit.PDFDocument, { strokes, pen, palette }: PageArt): void {

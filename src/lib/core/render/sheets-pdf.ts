@@ -1,11 +1,10 @@
-import PDFDocument from 'pdfkit';
 import { frontOf } from '../cuts';
 import type { Plan, Run } from '../fit';
 import { spreadOf, type Page } from '../paper';
 import type { Faces } from './faces';
 import { pageArt, type Drawn } from './page-art';
-import { drawPage, registerFaces, type Correction } from './pdf';
-import { collectPdf, pointsPerMm } from './pdf-file';
+import { pageDrawer, type Correction } from './pdf';
+import { collectPdf, openPdf, pointsPerMm } from './pdf-file';
 import { placesOn, type SheetPlaces } from './sheet-places';
 import type { SheetName } from './sheets';
 
@@ -48,13 +47,9 @@ export async function renderSheets(
 		places.width * pointsPerMm * along.x,
 		places.height * pointsPerMm * along.y
 	];
-	const document = new PDFDocument({
-		autoFirstPage: false,
-		margin: 0,
-		info: { Title: name, Creator: 'Horarium', CreationDate: new Date(0) }
-	});
+	const document = openPdf(name);
 	const finished = collectPdf(document);
-	registerFaces(document, faces);
+	const drawPage = pageDrawer(document, faces);
 	const sides = order === 'leaves' ? leavesOn(run.pages) : spreadsOn(run.pages);
 	for (const side of sides.length > 0 ? sides : [{}]) {
 		document.addPage({ size, margin: 0 });
@@ -64,7 +59,7 @@ export async function renderSheets(
 			if (!page) continue;
 			document.save();
 			document.translate(places[place].x, places[place].y);
-			drawPage(document, pageArt(plan, run, page, drawn), faces);
+			drawPage(pageArt(plan, run, page, drawn));
 			document.restore();
 		}
 		drawCropMarks(document, places, pageMm);

@@ -1,9 +1,8 @@
-import PDFDocument from 'pdfkit';
 import type { PageGuide, Tick } from '../guide';
 import { tickStrips } from '../guide';
 import { inks } from './page-art';
 import type { Correction } from './pdf';
-import { collectPdf, pointsPerMm } from './pdf-file';
+import { collectPdf, openPdf, pointsPerMm } from './pdf-file';
 import { sheetsMm, type SheetName } from './sheets';
 
 const marginMm = 12;
@@ -42,11 +41,7 @@ export async function renderStrips(
 	const width = sheetsMm[sheet].height;
 	const height = sheetsMm[sheet].width;
 	const size: [number, number] = [width * pointsPerMm * along.x, height * pointsPerMm * along.y];
-	const document = new PDFDocument({
-		autoFirstPage: false,
-		margin: 0,
-		info: { Title: 'Tick strips', Creator: 'Horarium', CreationDate: new Date(0) }
-	});
+	const document = openPdf('Tick strips');
 	const finished = collectPdf(document);
 	document.registerFont('text', Buffer.from(font));
 	const room = Math.floor((width - 2 * marginMm) / pitchMm);
