@@ -32,6 +32,7 @@ test('every screen of books and records does', async () => {
 			`${april}/keep?way=paper&of=habits`,
 			`${april}/look-back`,
 			`${april}/look-back?over=next`,
+			`${april}/earlier`,
 			'/notebooks',
 			'/notebooks/new',
 			'/notebooks/hand',

@@ -2,7 +2,7 @@ import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import { begin, idGiver, kinds } from '../../src/lib/core/catalogue';
 import demoMonth from '../../demo/month.json';
-import { onStage, reloaded, saved, visit } from './app';
+import { onStage, saved, visit } from './app';
 
 const stage = onStage('/', { wishes: 6 });
 let page: Page;
@@ -147,7 +147,6 @@ test.each(Object.entries(oddNames))('every kind bears names that are %s', async 
 	expect(made.status(), await made.text()).toBe(201);
 	const { id } = await made.json();
 	await visit(page, `${app.address}/months/${id}`);
-	await reloaded(page);
 	// What goes wrong on the page is caught by the stage.
 	for (let index = 0; index < kinds.length; index += 6) {
 		await page.getByTestId(`wish-${index}`).click();

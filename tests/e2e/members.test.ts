@@ -2,7 +2,7 @@ import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import { choose, onStage, reloaded, saved, visit } from './app';
 
-const stage = onStage();
+const stage = onStage('/', { wishes: 7 });
 let page: Page;
 beforeEach(() => {
 	({ page } = stage());

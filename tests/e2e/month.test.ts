@@ -104,6 +104,26 @@ describe('the month', () => {
 		expect(await wishNames()).toHaveLength(14);
 	});
 
+	test('what the month was before is looked at and brought back', async () => {
+		const { page } = stage();
+		await wish('Quote').click();
+		await page.keyboard.press('Delete');
+		await saved(page);
+		await page.getByRole('link', { name: 'What it was before' }).click();
+		const first = page.getByRole('listitem').filter({ hasText: 'took away' });
+		await first.first().getByText('14 wishes').waitFor();
+		await first.first().getByRole('link').click();
+		await page.getByRole('region', { name: 'What it held' }).getByText('Quote').waitFor();
+		await page.getByRole('button', { name: 'Bring it back' }).click();
+		await page.getByText(/^The month is again what it was until/).waitFor();
+		await undo();
+		await page.getByRole('button', { name: 'Bring it back' }).click();
+		await page.getByRole('link', { name: 'Back to the month' }).click();
+		await saved(page);
+		await reloaded(page);
+		expect(await wishNames()).toHaveLength(14);
+	});
+
 	test('a wish is dragged to another place', async () => {
 		const handle = page.getByLabel('Drag Cover to another place');
 		const target = page.getByLabel('Drag Quote to another place');

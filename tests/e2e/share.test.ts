@@ -85,7 +85,7 @@ test('everything goes into one file, into another Horarium, and back again', asy
 	const { app, elsewhere, page } = stage();
 	await visit(page, `${app.address}/notebooks/everything`);
 	const download = page.waitForEvent('download');
-	await page.getByRole('link', { name: 'Save everything' }).click();
+	await page.getByRole('button', { name: 'Save everything' }).click();
 	const file = await (await download).path();
 	const other = await openWindow(await elsewhere());
 	await visit(other.page, `${empty.address}/notebooks/everything`);

@@ -85,6 +85,8 @@ export interface Tables {
 		deleted_at: string | null;
 	};
 	setting: { name: string; content: string };
+	/** What a month was before it was changed, as JSON; checked when read. */
+	month_past: { month_id: string; revision: number; left_at: string; content: string };
 	/** How far a month is made, as JSON; checked when read. */
 	month_making: { month_id: string; content: string };
 	/** What was filled in; checked when it is written. */

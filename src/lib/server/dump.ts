@@ -44,6 +44,11 @@ export const tables: readonly TableShape[] = [
 		key: ['month_id', 'id'],
 		columns: { month_id: 'text', id: 'text', position: 'number', kind: 'text', content: 'text' }
 	},
+	{
+		name: 'month_past',
+		key: ['month_id', 'revision'],
+		columns: { month_id: 'text', revision: 'number', left_at: 'text', content: 'text' }
+	},
 	{ name: 'month_making', key: ['month_id'], columns: { month_id: 'text', content: 'text' } },
 	{
 		name: 'entry',

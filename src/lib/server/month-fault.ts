@@ -1,6 +1,6 @@
 import { cutsFault } from '$lib/core/formats';
 import type { Notebook } from '$lib/core/paper';
-import type { MonthContent } from './months';
+import type { MonthContent } from './month-row';
 import { faulty, tooMuch } from './problem';
 import { sizeFault } from './size-fault';
 

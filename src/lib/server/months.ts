@@ -1,25 +1,13 @@
-import { checked, readJson, wishSchema } from '$lib/core/formats';
+import { readJson, wishSchema } from '$lib/core/formats';
 import { renamedIn } from '$lib/core/records';
-import type { KeptMonth } from '$lib/core/fit';
 import type { Wish } from '$lib/core/wish';
-import { sql, type Selectable, type Transaction } from 'kysely';
-import type { Db, MonthTable, Tables } from './database';
-import { FaultyRow, reasonOf, type SetAside } from './kept';
+import type { Transaction } from 'kysely';
+import type { Db, Tables } from './database';
+import { FaultyRow, type SetAside } from './kept';
+import { MonthPasts } from './month-pasts';
+import { monthOf, monthRows, type MonthContent, type MonthRecord } from './month-row';
 import { Records } from './records';
-import { monthContentSchema } from './schemas';
 import { newId, now, outcomeOf, writing, type Write } from './write';
-
-/** What a person decides about a month. */
-export interface MonthContent extends KeptMonth {
-	readonly notebookId: string;
-}
-
-/** A month as kept, with the count of its changes. */
-export interface MonthRecord extends MonthContent {
-	readonly id: string;
-	readonly revision: number;
-	readonly deleted: boolean;
-}
 
 /** A month without its wishes, for lists. */
 export type MonthEntry = Pick<MonthRecord, 'id' | 'month' | 'notebookId' | 'deleted'>;
@@ -41,34 +29,22 @@ export class Months {
 
 	/** @throws FaultyRow when it is there and cannot be read. */
 	async find(id: string): Promise<MonthRecord | undefined> {
-		const row = await this.rows().where('month.id', '=', id).executeTakeFirst();
-		const read = row && toRecord(row);
+		const row = await monthRows(this.db).where('month.id', '=', id).executeTakeFirst();
+		const read = row && monthOf(row);
 		if (read && 'reason' in read) throw new FaultyRow(read);
 		return read;
 	}
 
 	/** Months of a notebook that can be read, the deleted ones too, the earliest first. */
 	async inNotebook(notebookId: string): Promise<MonthRecord[]> {
-		const rows = await this.rows().where('notebook_id', '=', notebookId).execute();
-		return rows.map(toRecord).flatMap((read) => ('reason' in read ? [] : [read]));
+		const rows = await monthRows(this.db).where('notebook_id', '=', notebookId).execute();
+		return rows.map(monthOf).flatMap((read) => ('reason' in read ? [] : [read]));
 	}
 
 	/** Those that cannot be read. */
 	async setAside(): Promise<SetAside[]> {
-		const rows = await this.rows().execute();
-		return rows.map(toRecord).flatMap((read) => ('reason' in read ? [read] : []));
-	}
-
-	/** Months with their wishes, in one query, so that no write comes in between. */
-	private rows() {
-		return this.db
-			.selectFrom('month')
-			.selectAll()
-			.select(
-				sql<string>`(select json_group_array(content) from
-					(select content from wish where month_id = month.id order by position))`.as('wishes')
-			)
-			.orderBy('month');
+		const rows = await monthRows(this.db).execute();
+		return rows.map(monthOf).flatMap((read) => ('reason' in read ? [read] : []));
 	}
 
 	async create(content: MonthContent): Promise<MonthRecord> {
@@ -86,6 +62,7 @@ export class Months {
 	/** Writes a month and its wishes, all or nothing, if nobody changed or deleted it since `revision`. */
 	async update(id: string, revision: number, content: MonthContent): Promise<Write<MonthRecord>> {
 		const written = await writing(this.db, async (tx) => {
+			await new MonthPasts(tx).keep(id, revision);
 			const done = await tx
 				.updateTable('month')
 				.set({ ...columns(content), revision: revision + 1 })
@@ -160,56 +137,4 @@ async function writeWishes(tx: Transaction<Tables>, id: string, wishes: readonly
 			}))
 		)
 		.execute();
-}
-
-/** A month and its wishes, each as JSON in a text of a JSON list. */
-type Row = Selectable<MonthTable> & { readonly wishes: string };
-
-function toRecord(row: Row): MonthRecord | SetAside {
-	const setAside = (reason: string): SetAside => ({
-		what: 'month',
-		id: row.id,
-		name: row.month,
-		reason
-	});
-	let json: unknown;
-	try {
-		json = {
-			notebookId: row.notebook_id,
-			month: row.month,
-			weekStart: row.week_start,
-			aim: row.aim,
-			...(row.titles === null ? {} : { titles: row.titles }),
-			...(row.theme === null ? {} : { theme: JSON.parse(row.theme) }),
-			...(row.lately === null ? {} : { lately: JSON.parse(row.lately) }),
-			wishes: textsIn(row.wishes).map((content): unknown => JSON.parse(content)),
-			...(row.drawn === null ? {} : { drawn: JSON.parse(row.drawn) }),
-			...(row.cuts === null ? {} : { cuts: JSON.parse(row.cuts) })
-		};
-	} catch {
-		return setAside('a part of it is no JSON');
-	}
-	const kept = checked(monthContentSchema, json);
-	if (!kept.ok) return setAside(reasonOf(kept.faults));
-	const { weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = kept.value;
-	return {
-		id: row.id,
-		revision: row.revision,
-		deleted: row.deleted_at !== null,
-		notebookId: row.notebook_id,
-		month: row.month,
-		weekStart,
-		aim,
-		wishes,
-		...(titles ? { titles } : {}),
-		...(theme ? { theme } : {}),
-		...(lately ? { lately } : {}),
-		...(drawn ? { drawn } : {}),
-		...(cuts ? { cuts } : {})
-	};
-}
-
-function textsIn(list: string): string[] {
-	const texts: unknown = JSON.parse(list);
-	return Array.isArray(texts) ? texts.map(String) : [];
 }

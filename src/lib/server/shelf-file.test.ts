@@ -1,14 +1,18 @@
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { defaultHand } from '$lib/core/hand';
 import { copiesOf, copyAside, copyPath, mostCopies } from './copies';
 import { loadDemo } from './demo';
 import { compared, tables, type Dump } from './dump';
-import { packShelf, unpackShelf } from './shelf-file';
+import { readPdf } from '../../../tests/support/read-pdf';
+import { drawnMonths } from './drawn-months';
+import { fontsChecked, packShelf, unpackShelf } from './shelf-file';
 import { openStore, ShelfFault, type Store } from './store';
 
+const person = { locale: 'en-GB', hand: defaultHand };
 let folder: string;
 let path: string;
 let store: Store;
@@ -28,13 +32,22 @@ function dumpIn(bytes: Uint8Array): Dump {
 	return read.dump;
 }
 
+const hebrew = () =>
+	readFile(
+		'node_modules/@fontsource/noto-sans-hebrew/files/noto-sans-hebrew-hebrew-400-normal.woff'
+	);
+
 async function filled(): Promise<void> {
 	await loadDemo(store);
 	await store.person.setYearly([{ month: 12, day: 24, text: 'Grandmother’s birthday' }]);
 	await store.person.setPrinter('cabin', { acrossMm: 99.5, downMm: 100 });
-	await store.fonts.add('signs', 'hand', [[0x4e00, 0x4e10]], new Uint8Array([0, 1, 2, 255]));
+	await store.fonts.add('signs', 'hand', [[0x5d0, 0x5ea]], await hebrew());
 	const [month] = await store.months.all();
 	await store.makings.add(month?.id ?? '', { done: [{ id: '62 rule', at: 1 }], moved: [] });
+	const record = await store.months.find(month?.id ?? '');
+	if (!record) throw new Error('no month');
+	const { id, revision, deleted: _, ...content } = record;
+	await store.months.update(id, revision, { ...content, aim: 'roomiest' });
 }
 
 describe('everything in one file', () => {
@@ -56,11 +69,31 @@ describe('everything in one file', () => {
 		} finally {
 			other.close();
 		}
+		// Whoever has no Horarium can look at the pages.
+		const drawn = await drawnMonths(store, person, new AbortController().signal);
+		const again = await drawnMonths(store, person, new AbortController().signal);
+		expect(Object.keys(drawn).map((name) => name.slice(-11))).toEqual(
+			['03', '04', '05'].map((month) => `2027-${month}.pdf`)
+		);
+		const may = await readPdf(Object.values(drawn).at(-1) ?? new Uint8Array());
+		expect(may.pages.map(({ text }) => text).join(' ')).toContain('Calm water');
+		expect(packShelf(here, drawn)).toEqual(packShelf(here, again));
+		expect(dumpIn(packShelf(here, drawn))).toEqual(here);
 		// Other programs can read the records.
 		const spending = unzipSync(file)['records/2027-04 spending.csv'];
 		expect(new TextDecoder().decode(spending)).toMatch(
 			/^item,day,week,row,column,nth,holds,value\r\n/
 		);
+	});
+
+	test('a font in it is looked at as closely as one that is added by hand', async () => {
+		await filled();
+		const whole = unzipSync(packShelf(await store.dump()));
+		const font = Object.keys(whole).find((name) => name.startsWith('fonts/')) ?? '';
+		expect((await fontsChecked(unpackShelf(zipSync(whole)))).ok).toBe(true);
+		const torn = zipSync({ ...whole, [font]: (whole[font] ?? new Uint8Array()).slice(0, 99) });
+		const read = await fontsChecked(unpackShelf(torn));
+		expect(read).toMatchObject({ ok: false, faults: [{ path: font }] });
 	});
 
 	test('into a full one it says what is new, different and the same, and does as it is told', async () => {

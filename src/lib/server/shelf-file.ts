@@ -3,6 +3,8 @@ import { jsonSchema, planSchema, type Fault } from '$lib/core/formats';
 import { holdings } from '$lib/core/draw';
 import { toCsv, type Entry } from '$lib/core/records';
 import { parseMonth } from '$lib/core/month';
+import type { Files } from './drawn-months';
+import { checkFont } from './font-check';
 import { cellFault, tables, type Cell, type Dump, type Row } from './dump';
 
 /** Everything that is kept in one file: a ZIP of this version. */
@@ -21,8 +23,11 @@ const fontPath = (id: string) => `fonts/${id}`;
 const tablePath = (name: string) => `tables/${name}.json`;
 const taken = /^(horarium\.json|tables\/[a-z_]+\.json|fonts\/[0-9a-f-]{1,40})$/;
 
-/** Everything that is kept as a ZIP: tables as JSON, fonts as they are, and records as CSV for other programs. */
-export function packShelf(dump: Dump): Uint8Array {
+/**
+ * Everything that is kept as a ZIP: tables as JSON, fonts as they are, records as CSV for other programs, and what was
+ * drawn of the months.
+ */
+export function packShelf(dump: Dump, drawn: Files = {}): Uint8Array {
 	const files: Zippable = {};
 	const add = (path: string, content: Uint8Array) => {
 		files[path] = [content, { mtime: noTime, level: 6 }];
@@ -39,6 +44,7 @@ export function packShelf(dump: Dump): Uint8Array {
 		add(tablePath(name), json(rows.map(withoutBytes)));
 	}
 	for (const [path, content] of recordFiles(dump)) add(path, strToU8(content));
+	for (const [path, content] of Object.entries(drawn)) add(path, content);
 	return zipSync(files);
 }
 
@@ -125,14 +131,24 @@ export function unpackShelf(bytes: Uint8Array): ReadShelf {
 	return { ok: true, dump };
 }
 
+/** What was read, refused where a font in it cannot be written with: one such font would spoil every sheet. */
+export async function fontsChecked(read: ReadShelf): Promise<ReadShelf> {
+	if (!read.ok) return read;
+	for (const { id, file } of read.dump.own_font ?? []) {
+		const font = file instanceof Uint8Array ? await checkFont(file) : undefined;
+		if (font?.ok === false) return refused(fontPath(String(id)), font.reason);
+	}
+	return read;
+}
+
 /** Files that are looked at; what else stands in the archive is left packed. */
 function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
 	let [sum, count] = [0, 0];
 	return unzipSync(bytes, {
 		filter: ({ name, originalSize }) => {
+			if (!taken.test(name)) return false;
 			count++;
 			if (count > mostFiles) throw new RangeError(`holds more than ${mostFiles} files`);
-			if (!taken.test(name)) return false;
 			sum += originalSize;
 			if (sum > mostUnpacked) throw new RangeError('is too large when it is unpacked');
 			return true;

@@ -10,7 +10,7 @@ import {
 import type { Cut } from '$lib/core/cuts';
 import type { Theme } from '$lib/core/theme';
 import { freeAfter, plannablePages, withDrawn, type Notebook } from '$lib/core/paper';
-import type { MonthRecord } from './months';
+import type { MonthRecord } from './month-row';
 import type { Store } from './store';
 import { runApart, TooMuch } from './work';
 

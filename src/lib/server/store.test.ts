@@ -7,7 +7,7 @@ import { a5 } from '../../../tests/support/arbitraries';
 import { openDatabase } from './database';
 import { migrations } from './migrations';
 import { loadDemo } from './demo';
-import type { MonthContent } from './months';
+import type { MonthContent } from './month-row';
 import { openStore, type Store } from './store';
 
 let folder: string;

@@ -4,6 +4,7 @@ import { Devices } from './devices';
 import { dumpOf, writeDump, type Dump, type Row, type WayIn } from './dump';
 import { reasonOf, type SetAside } from './kept';
 import { Makings } from './makings';
+import { MonthPasts } from './month-pasts';
 import { Months } from './months';
 import { MonthSets } from './month-sets';
 import { Notebooks } from './notebooks';
@@ -17,6 +18,7 @@ import { writing } from './write';
 export interface Shelf {
 	readonly notebooks: Notebooks;
 	readonly months: Months;
+	readonly pasts: MonthPasts;
 	readonly sets: MonthSets;
 	readonly makings: Makings;
 	readonly records: Records;
@@ -92,6 +94,7 @@ function shelfOn(db: Db): Shelf {
 	return {
 		notebooks: new Notebooks(db),
 		months: new Months(db),
+		pasts: new MonthPasts(db),
 		sets: new MonthSets(db),
 		makings: new Makings(db),
 		records: new Records(db),

@@ -1,5 +1,5 @@
 import type { Sent } from './keeping/saver.svelte';
-import { sameContent } from './same-content';
+import { sameContent } from '$lib/core/wish';
 
 const mostKeptAlive = 15_000;
 

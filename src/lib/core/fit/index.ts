@@ -10,6 +10,7 @@ export * from './summary';
 export * from './titles';
 export * from './hold';
 export * from './beside';
+export * from './month-changes';
 export type { Lay } from './steady';
 export * from './hand-placed';
 export * from './rooms';

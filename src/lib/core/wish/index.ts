@@ -1,2 +1,3 @@
 export * from './wish';
 export * from './members';
+export { sameContent } from './same-content';

@@ -12,6 +12,7 @@ import { monthMaking } from './010-making';
 import { entries } from './011-entries';
 import { monthSets } from './012-month-sets';
 import { devices } from './013-devices';
+import { monthPast } from './014-month-past';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -27,5 +28,6 @@ export const migrations: Record<string, Migration> = {
 	'010-making': monthMaking,
 	'011-entries': entries,
 	'012-month-sets': monthSets,
-	'013-devices': devices
+	'013-devices': devices,
+	'014-month-past': monthPast
 };

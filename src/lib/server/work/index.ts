@@ -5,11 +5,10 @@ import type { ApiRequest } from '../api-answers';
 import type { FontCheck } from '../font-check';
 import type { BodyName, BodyOf } from '../schemas';
 import type { SheetRequest } from '../sheet-answers';
-import type { Dump } from '../dump';
 import type { ReadShelf } from '../shelf-file';
 import { unpack } from './packed';
 import { budgetOfKeptMs, inThread, threads } from './pool';
-import { tasks, type MakingRequest } from './tasks';
+import { tasks, type MakingRequest, type PackRequest } from './tasks';
 
 export { Busy, Gone, TooMuch } from './pool';
 
@@ -53,9 +52,9 @@ export function makingApart(input: MakingRequest): Promise<MakingPlan> {
 }
 
 /** Everything that is kept as a ZIP. */
-export function packApart(dump: Dump): Promise<Uint8Array> {
+export function packApart(input: PackRequest): Promise<Uint8Array> {
 	const pool = threads();
-	return pool ? inThread(pool, { name: 'pack', input: dump }) : tasks.pack(dump);
+	return pool ? inThread(pool, { name: 'pack', input }) : tasks.pack(input);
 }
 
 /** What a ZIP holds: what somebody sends may be anything. */

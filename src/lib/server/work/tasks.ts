@@ -5,8 +5,9 @@ import { answer, type ApiRequest } from '../api-answers';
 import { checkFont, type FontCheck } from '../font-check';
 import { bodies, type BodyName, type BodyOf } from '../schemas';
 import { sheet, type SheetRequest } from '../sheet-answers';
+import type { Files } from '../drawn-months';
 import type { Dump } from '../dump';
-import { packShelf, unpackShelf, type ReadShelf } from '../shelf-file';
+import { fontsChecked, packShelf, unpackShelf, type ReadShelf } from '../shelf-file';
 import { pack, type Packed } from './packed';
 
 /** The text of a request's body, and which schema it is held against. */
@@ -27,6 +28,12 @@ export interface MakingRequest {
 	readonly moved: Readonly<Record<string, string>>;
 }
 
+/** Everything that is kept, and what was drawn of it. */
+export interface PackRequest {
+	readonly dump: Dump;
+	readonly drawn: Files;
+}
+
 /** What is worked out apart from the thread that answers requests. All that goes in and out is plain data. */
 export const tasks = {
 	check: async <Name extends BodyName>({
@@ -45,8 +52,8 @@ export const tasks = {
 		today,
 		moved
 	}: MakingRequest): Promise<MakingPlan> => makingPlan(plan, run, workshop, evenings, today, moved),
-	unpack: async (file: Uint8Array): Promise<ReadShelf> => unpackShelf(file),
-	pack: async (dump: Dump): Promise<Uint8Array> => packShelf(dump),
+	unpack: async (file: Uint8Array): Promise<ReadShelf> => fontsChecked(unpackShelf(file)),
+	pack: async ({ dump, drawn }: PackRequest): Promise<Uint8Array> => packShelf(dump, drawn),
 	font: (file: Uint8Array): Promise<FontCheck> => checkFont(file)
 };
 
@@ -58,5 +65,5 @@ export type Job =
 	| { readonly name: 'sheet'; readonly input: SheetRequest }
 	| { readonly name: 'making'; readonly input: MakingRequest }
 	| { readonly name: 'unpack'; readonly input: Uint8Array }
-	| { readonly name: 'pack'; readonly input: Dump }
+	| { readonly name: 'pack'; readonly input: PackRequest }
 	| { readonly name: 'font'; readonly input: Uint8Array };

@@ -3,7 +3,7 @@
 	import type { PlannedEvent } from '$lib/core/forms';
 	import { daysIn, type YearMonth } from '$lib/core/month';
 	import { keptText } from '../fields/kept-text';
-	import { sameContent } from '../same-content';
+	import { sameContent } from '$lib/core/wish';
 	import {
 		emptyRow,
 		inOrder,

@@ -28,6 +28,7 @@ import {
 	arranged,
 	intoHost,
 	outOfHost,
+	sameContent,
 	withChanged,
 	withSiblings,
 	without,
@@ -38,7 +39,6 @@ import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { Saver } from '../keeping/saver.svelte';
 import type { Theme } from '$lib/core/theme';
-import { sameContent } from '../same-content';
 import { begin, redo, step, undo, type History } from './history';
 import { forget, recall, remember } from './kept-history';
 import { onlyThis, othersMoved, type HandMove } from './moved';
@@ -261,6 +261,12 @@ export class MonthDesk {
 	/** Holds everything else where it lay before a hand moved something. */
 	moveOnlyThis(): void {
 		if (this.moved) this.change({ wishes: onlyThis(this.moved.move, this.wishes) });
+	}
+
+	/** Takes the month back to what it was; what is drawn in the book stays drawn. */
+	bringBack(past: KeptMonth): void {
+		const { month, weekStart, aim, titles, theme, wishes, cuts } = past;
+		this.change({ month, weekStart, aim, titles, theme, wishes, cuts, lately: undefined });
 	}
 
 	/** Ends what is undone together: a field was left. */

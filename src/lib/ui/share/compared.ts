@@ -11,6 +11,7 @@ export const tableWords: Readonly<Record<string, string | undefined>> = {
 	notebook: 'Notebooks',
 	month: 'Months',
 	wish: 'Pages of months',
+	month_past: 'What months were before',
 	month_making: 'How far months are made',
 	entry: 'What was filled in',
 	month_set: 'Sets to begin with',

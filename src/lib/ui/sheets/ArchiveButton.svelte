@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
-	import { archive } from './archive';
+	import { archive, saveFile } from './archive';
 	import type { SheetFile } from './sheet-files';
 
 	/** Saves many files as one ZIP; tells how far it is, and can be stopped. */
@@ -18,11 +18,7 @@
 			const zip = await archive(wanted, stop.signal, (done) => {
 				work = { done, all: wanted.length, stop };
 			});
-			const link = document.createElement('a');
-			link.href = URL.createObjectURL(zip);
-			link.download = name;
-			link.click();
-			URL.revokeObjectURL(link.href);
+			saveFile(zip, name);
 		} catch (error) {
 			if (!stop.signal.aborted)
 				fault = error instanceof Error ? error.message : 'The files could not be drawn. Try again.';

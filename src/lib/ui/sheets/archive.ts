@@ -28,3 +28,12 @@ export async function archive(
 	zip.end();
 	return new Blob(chunks, { type: 'application/zip' });
 }
+
+/** Has the browser save something as a file. */
+export function saveFile(content: Blob, name = 'horarium.zip'): void {
+	const link = document.createElement('a');
+	link.href = URL.createObjectURL(content);
+	link.download = name;
+	link.click();
+	URL.revokeObjectURL(link.href);
+}

@@ -1,6 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { refusedQuery } from '$lib/server/app-request';
 import { copyAside, databasePath, today } from '$lib/server/copies';
+import { drawnMonths } from '$lib/server/drawn-months';
 import { compared, waysIn } from '$lib/server/dump';
 import { bytesOf, faulty, problem } from '$lib/server/problem';
 import { mostFileBytes } from '$lib/server/shelf-file';
@@ -8,11 +9,13 @@ import { ShelfFault } from '$lib/server/store';
 import { packApart, unpackApart } from '$lib/server/work';
 import type { RequestHandler } from './$types';
 
-/** Everything that is kept, as one ZIP. */
+/** Everything that is kept, as one ZIP, with its pages as they are drawn. */
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const refusal = refusedQuery(url, {});
 	if (refusal) return refusal;
-	const bytes = await packApart(await locals.store.dump());
+	const { store, person, gone } = locals;
+	const drawn = await drawnMonths(store, person, gone);
+	const bytes = await packApart({ dump: await store.dump(), drawn });
 	return new Response(new Uint8Array(bytes), {
 		headers: {
 			'content-type': 'application/zip',

@@ -37,7 +37,10 @@
 			<AddWish {desk} />
 			<button class="button" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</button>
 			<button class="button" disabled={!desk.canRedo} onclick={() => desk.redo()}>Redo</button>
-			<span class="ml-auto"><SaveState {desk} /></span>
+			<span class="ml-auto flex flex-wrap items-center gap-x-3">
+				<SaveState {desk} />
+				<a class="text-sm" href="/months/{desk.id}/earlier">What it was before</a>
+			</span>
 		</div>
 	</section>
 	<section

@@ -3,6 +3,7 @@
 	import { toast } from 'svelte-sonner';
 	import { comparedIn, changesIn, tableWords, type Compared } from '$lib/ui/share/compared';
 	import { send, troubleOf } from '$lib/ui/send';
+	import { saveFile } from '$lib/ui/sheets/archive';
 	import Notices from '$lib/ui/shell/Notices.svelte';
 
 	let { data } = $props();
@@ -13,6 +14,7 @@
 		| { readonly kind: 'refused'; readonly says: string }
 		| { readonly kind: 'looked'; readonly file: File; readonly tables: readonly Compared[] };
 	let bringing = $state.raw<Bringing>({ kind: 'none' });
+	let saving = $state(false);
 	/** How often something was brought in: the file's field is empty again then. */
 	let brought = $state(0);
 	/** The copy that is about to be gone back to. */
@@ -26,6 +28,22 @@
 		}).catch(() => undefined);
 		const body: unknown = await answer?.json().catch(() => undefined);
 		return { ok: answer?.ok ?? false, body };
+	}
+
+	async function save() {
+		saving = true;
+		try {
+			const answer = await fetch('/app/everything');
+			if (!answer.ok) throw new Error('Horarium could not put the file together. Try again.');
+			saveFile(
+				await answer.blob(),
+				/"(.+)"/.exec(answer.headers.get('content-disposition') ?? '')?.[1]
+			);
+		} catch (error) {
+			toast.error(error instanceof Error ? error.message : 'Horarium does not answer. Try again.');
+		} finally {
+			saving = false;
+		}
 	}
 
 	async function look(files: FileList | null) {
@@ -83,10 +101,13 @@
 	<h1 class="pb-2 text-3xl">Everything in one file</h1>
 	<p class="max-w-prose">
 		Notebooks, months, what was filled in, your hand, inks and evenings, sets, kinds, fonts and
-		printers: all of it in one ZIP, as plain JSON and CSV that any program can read.
+		printers: all of it in one ZIP, as plain JSON and CSV that any program can read, and every
+		month’s pages as a PDF.
 	</p>
 	<p class="py-4">
-		<a class="button button-main" href="/app/everything" download>Save everything</a>
+		<button class="button button-main" disabled={saving} onclick={save}>
+			{saving ? 'Every page is being drawn …' : 'Save everything'}
+		</button>
 	</p>
 
 	<h2 class="border-t border-hairline pt-4 pb-1 text-2xl">Bring it in</h2>
