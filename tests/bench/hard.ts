@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { inFolder, killsAtFirstStart, killsDuringSaves, Server, startsAtOnce } from '../hard/kills';
+import { killsDuringRestores } from '../hard/restores';
 import { hostileImports, oddRequests } from '../hard/requests';
 
 /** Attacks in full: what `npm test` does a little of. Prints what was lost, broken, or too slow. */
@@ -11,6 +12,7 @@ export async function benchHard(): Promise<void> {
 	);
 	console.log(`all random cases${' '.repeat(16)} ${tests.status === 0 ? 'hold' : 'do not hold'}`);
 	print('100 kills during saves', await killsDuringSaves(100));
+	print('100 kills during restores', await killsDuringRestores(100));
 	print('60 kills in the first start', await killsAtFirstStart(60));
 	print('15 pairs of starts at once', await startsAtOnce(15));
 	await inFolder(async (database) => {

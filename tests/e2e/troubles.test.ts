@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import demoMonth from '../../demo/month.json';
 import { killsAtFirstStart, killsDuringSaves, startsAtOnce } from '../hard/kills';
+import { killsDuringRestores } from '../hard/restores';
 import { hostileImports, oddRequests } from '../hard/requests';
 import { startApp, type App } from './app';
 
@@ -24,6 +25,10 @@ describe('killed and started again', () => {
 		const killed = await killsDuringSaves(4);
 		expect(killed).toMatchObject({ lost: 0, neverStarted: 0 });
 		expect(killed.acknowledged).toBeGreaterThan(4);
+	});
+
+	test('an archive is taken in, and a copy gone back to, whole or not at all', async () => {
+		expect(await killsDuringRestores(3)).toMatchObject({ lost: 0, neverStarted: 0 });
 	});
 
 	test('a first start that is killed is done by the next, once', async () => {

@@ -70,7 +70,7 @@ export class Server {
 }
 
 /** A number from 0 to 1 for each step, always the same. */
-const part = (step: number) => ((step * 7919) % 1000) / 1000;
+export const part = (step: number) => ((step * 7919) % 1000) / 1000;
 
 /** Does some work with a database file in a folder of its own. */
 export async function inFolder<T>(work: (database: string) => Promise<T>): Promise<T> {
