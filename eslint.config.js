@@ -51,22 +51,6 @@ export default ts.config(
 		}
 	},
 	{
-		// A promise that nobody waits for loses what goes wrong in it.
-		files: ['src/**/*.{ts,svelte}', 'tests/**/*.ts'],
-		languageOptions: {
-			parserOptions: {
-				projectService: true,
-				tsconfigRootDir: import.meta.dirname,
-				// The same for all files: the project is read anew whenever this changes.
-				extraFileExtensions: ['.svelte']
-			}
-		},
-		rules: {
-			'@typescript-eslint/no-floating-promises': 'error',
-			'@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }]
-		}
-	},
-	{
 		rules: {
 			'no-undef': 'off',
 			// What is taken out of a value by name is meant to be left aside.

@@ -18,6 +18,7 @@ const total = { passed: 0, failed: 0 };
 const checks = [
 	counted('types', ['svelte-check', '--tsconfig', './tsconfig.json', '--fail-on-warnings']),
 	counted('lint', ['eslint', '.']),
+	counted('promises', ['scripts/promises.mjs']),
 	counted('format', ['prettier', '--check', '--log-level', 'warn', '.'])
 ];
 process.env.HORARIUM_BUILD = ensureBuilt();
@@ -51,7 +52,7 @@ function step(name, [program = '', ...args]) {
 }
 
 /**
- * A check that counts as one test; what it says is shown when it ends.
+ * A check that counts as one test, by a package's program or a script of ours; what it says is shown when it ends.
  * @param {string} name
  * @param {string[]} command
  * @returns {Promise<Count>}
@@ -60,7 +61,7 @@ function counted(name, [program = '', ...args]) {
 	return new Promise((resolve) => {
 		execFile(
 			process.execPath,
-			[bin(program), ...args],
+			[program.endsWith('.mjs') ? program : bin(program), ...args],
 			{ maxBuffer: 64 * 1024 * 1024 },
 			(error, stdout, stderr) => {
 				console.log(`\n— ${name}\n${stdout}${stderr}`);

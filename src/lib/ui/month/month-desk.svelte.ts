@@ -67,8 +67,8 @@ export interface DeskInput {
 }
 
 const rememberMs = 300;
-/** A hand that has changed nothing for so long rests. */
-const restMs = 400;
+/** A hand that has changed nothing for so long rests: what is only to be compared with is worked out then. */
+const restMs = 1500;
 /** Steps of which one may have been on its way when the page was left. */
 const mostOnTheWay = 20;
 /** After such a pause typing begins a step of its own. */
