@@ -54,7 +54,7 @@ interface Arrangement {
 	readonly gapAcross: number;
 	readonly gapDown: number;
 	readonly size: Size;
-	/** Fewer stand side by side than could, or closer together than need be. */
+	/** Fewer or more stand side by side than in rows of one length, or closer together than need be. */
 	readonly discomfort: number;
 }
 
@@ -92,7 +92,9 @@ function arrange(setting: Setting, there: Size, c: number, across: number, fill:
 		h: fixed + down * one.h + (down - 1) * gapDown
 	};
 	const most = Math.min(widestRow(setting), Math.floor((there.w + least) / (one.w + least)));
-	const discomfort = (fill ? 0 : 5) + 5 * Math.max(0, most - across);
+	// Six stand as three and three, not as five and one (common practice).
+	const even = Math.ceil(widestRow(setting) / Math.ceil(widestRow(setting) / most));
+	const discomfort = (fill ? 0 : 5) + 5 * Math.abs(even - across);
 	const arrangement: Arrangement = { c, across, down, gapAcross, gapDown, size, discomfort };
 	return size.w <= there.w && size.h <= there.h ? arrangement : undefined;
 }
@@ -225,14 +227,12 @@ function arrangementsOf(setting: Setting, there: Size, c: number): Arrangement[]
 	const wanted = sideBySide.of(setting);
 	const gap = gapBetween.of(setting) ?? 1;
 	const arrangements: Arrangement[] = [];
-	for (
-		let across = Math.min(count, Math.floor((there.w + gap) / (one.w + gap)));
-		across >= 1;
-		across--
-	) {
+	const most = Math.min(count, Math.floor((there.w + gap) / (one.w + gap)));
+	for (let across = most; across >= 1; across--) {
 		if (wanted !== undefined && across !== Math.min(wanted, count)) continue;
-		// Only the fullest row is widened: in its room a narrower one would never be drawn.
-		for (const fill of arrangements.length === 0 ? [true, false] : [false]) {
+		// Only the fullest row and the most even one are widened: in their rooms no narrower one would be drawn.
+		const even = across === Math.ceil(count / Math.ceil(count / most));
+		for (const fill of across === most || even ? [true, false] : [false]) {
 			const found = arrange(setting, there, c, across, fill);
 			if (found && !arrangements.some((other) => same(other, found))) arrangements.push(found);
 		}

@@ -38,6 +38,8 @@ const columns = 7;
 const tallest = 1.5;
 /** Narrowest side column that words fit into, the square beside the grid included. */
 const leastSide = 5;
+/** A large page's cells are so many times narrower than it: 7 squares on 33, 8 on 40. */
+const columnsOfLarge = 4.6;
 /** Lowest cell that is offered without being asked for: the date and a word. */
 const leastCell = 3;
 
@@ -149,9 +151,9 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 	);
 }
 
-/** Cells are squares, but narrow ones may be a square higher than wide. */
+/** Cells are squares, but narrow ones, and those of large pages, may be a square higher than wide. */
 function highestFor(width: number): number {
-	return Math.max(width, Math.min(6, width + 1));
+	return width === 6 ? width : width + 1;
 }
 
 /** The widest cells, and narrower ones that leave wider rooms beside the grid and still hold events. */
@@ -170,7 +172,7 @@ function widthOf(room: Room & { span: 'spread' }, left: number): number {
 	// A room that a grid fills exactly is drawn as that grid.
 	const exact = room.left.w / left;
 	if (Number.isInteger(exact) && room.right.w === exact * (columns - left)) return exact;
-	return Math.min(widestFor(room, left), Math.max(6, Math.floor(page / 5)));
+	return Math.min(widestFor(room, left), Math.max(6, Math.floor(page / columnsOfLarge)));
 }
 
 function widestFor(room: Room & { span: 'spread' }, left: number): number {

@@ -176,7 +176,17 @@ test('on low pages a month list has half of the days on each', () => {
 test('large pages have larger cells', () => {
 	// A5, B5 and A4 with 28, 34 and 40 squares across.
 	const widths = [28, 34, 40].map((w) => best('month-grid', {}, spread(w, w, 57)).cell?.w);
-	expect(widths).toEqual([6, 6, 8]);
+	expect(widths).toEqual([6, 7, 8]);
+});
+
+test('mini calendars stand in rows of one length where they can', () => {
+	const across = (count: number, w: number) => {
+		const items = Array.from({ length: count }, (_, item) => ({ name: `Habit ${item}` }));
+		return best('mini-calendar-set', { items }, page(w, 28)).across;
+	};
+	// Five fit side by side on A4, three on A5.
+	expect([5, 6, 7, 8, 9, 10].map((count) => across(count, 40))).toEqual([5, 3, 4, 4, 5, 5]);
+	expect([3, 4, 5, 6].map((count) => across(count, 28))).toEqual([3, 2, 3, 3]);
 });
 
 describe('values', () => {
