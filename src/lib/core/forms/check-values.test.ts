@@ -241,6 +241,12 @@ describe('tables', () => {
 		});
 	});
 
+	test('a third table stands on a large page only for those who want so many entries', () => {
+		const wish = { columns: columns(6, 3, 3) };
+		expect(best('table', wish, page(40, 57))).toMatchObject({ abreast: 2, rows: 56 });
+		expect(best('table', { ...wish, entries: 160 }, page(40, 57)).abreast).toBe(3);
+	});
+
 	test('no table is offered in a size in which a more comfortable one would be drawn', () => {
 		const wish = { entries: 10, columns: [{ name: 'Item', width: 1 }] };
 		// Three abreast would be 7 × 5, and four abreast, which are liked better, are 7 × 4.

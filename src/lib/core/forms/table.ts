@@ -18,6 +18,8 @@ import type { Column } from './content';
 const usualHeader = 1;
 const usualGap = 2;
 const leastRows = 5;
+/** Entries that a month hardly has more of where nobody says how many: two a day. A further table would stay empty. */
+const enough = 62;
 const tablesRule = numberRule({
 	name: 'tables',
 	label: 'Tables side by side',
@@ -45,7 +47,7 @@ function widthOf(setting: Setting): number {
 /**
  * A table, t times side by side with gaps of 2 (1 if it must): title 4, header 1, rows of 1 square, or of
  * a line of the person's hand. It
- * takes as many rows as fit, or as many as `entries` need; a table that stands alone is as wide as its
+ * takes as many rows as fit, or as many as `entries` need, but no more tables than for two entries a day; a table that stands alone is as wide as its
  * columns. Capacity is t × rows. (Common practice.)
  */
 export const table = pageForm({
@@ -86,8 +88,11 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 		const needed = needs === undefined ? undefined : Math.ceil(needs / t);
 		const more = needed !== undefined && needed < free ? [free] : [];
 		const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed, ...more];
+		const wantedMost = (rows: number) =>
+			needs === undefined && tables === undefined ? Math.min(most, Math.ceil(enough / rows)) : most;
 		return heights
 			.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
+			.filter((rows) => t <= wantedMost(rows))
 			.map((rows) => {
 				const size = { w: t * one + (t - 1) * gap, h: top + header + rows * high };
 				const capacity = t * rows;
@@ -97,7 +102,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 					discomfort:
 						(gap < usualGap && t > 1 ? 5 : 0) +
 						(needed === undefined && rows < free ? 10 : 0) +
-						10 * (most - t),
+						10 * (wantedMost(rows) - t),
 					facts: {
 						abreast: t,
 						rows,
