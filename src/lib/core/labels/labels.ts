@@ -40,8 +40,8 @@ export function labelsOf(
 	const even = set === 'weekdays' ? Math.max(1, ...words.map(needed)) : high;
 	const marks = words.map((word) => {
 		const w = set === 'dates' || set === 'weekdays' ? even : needed(word);
-		const align = set === 'names' ? 'start' : 'center';
-		return text(word, { x: 0, y: 0, w, h: high }, style, align);
+		// In the middle also names that stand at the left on a page: what begins at the cut loses its first stroke.
+		return text(word, { x: 0, y: 0, w, h: high }, style, 'center');
 	});
 	const natural = naturalSize(style, high, hand);
 	const size = Math.min(air * natural, ...marks.map((mark) => setText(mark, hand).size));
