@@ -1,13 +1,10 @@
+import { Besides } from './besides';
 import { freeOfCharge, keptPage, type Host } from './company';
 import type { Fillers } from './fillers';
 import { mostKept, type Groups } from './groups';
 import type { Group } from './group';
 import type { Problem } from './problem';
 import { Steps, wholePage, type Step } from './steps';
-import { both, cheapestFor, cheapestTogether, type Trade } from './trade';
-
-/** Items up to a place in the order, and fillers, that lie on one page beside a spread. */
-type Together = Pick<Step, 'to' | 'taken' | 'price'>;
 
 /** Added to the rows of a spread that keeps its pages for itself. */
 const keptFlag = 512;
@@ -28,20 +25,16 @@ export class Outlook {
 	private readonly steps = new Map<number, Steps>();
 	/** Those whose prices are what is known of groups by now. */
 	private readonly priced = new Set<Steps>();
-	/** What lies together on an area, by where it begins, the area, and the item that does not. */
-	private readonly together = new Map<string, readonly Together[]>();
-	/** Area of the largest page below some rows. */
-	private readonly areas = new Map<number, number>();
 	/** Sides that a page may have: one where left and right pages do not take turns. */
 	private readonly sides: number;
 	/** For each side, one page of each kind. */
 	private readonly kinds: readonly (readonly number[])[];
 	/** How many items before each place in the order are placed for certain on a page that they share. */
 	private readonly sureBefore: readonly number[];
+	/** What lies beside spreads. */
+	private readonly besides: Besides;
 	/** Kinds of spreads, and how high their right pages are at most. */
 	private readonly pairs: readonly { readonly pair: number; readonly height: number }[];
-	/** Fillers that may share a page, as codes, and their price for each area. */
-	private readonly counts: readonly { readonly code: number; readonly trade: Trade }[];
 
 	constructor(
 		private readonly problem: Problem,
@@ -61,7 +54,7 @@ export class Outlook {
 			if (pair !== undefined)
 				heights.set(pair, Math.max(heights.get(pair) ?? 0, pages[page + 1]?.h ?? 0));
 		this.pairs = [...heights].map(([pair, height]) => ({ pair, height }));
-		this.counts = this.listCounts();
+		this.besides = new Besides(problem, order, groups, fillers);
 		const sureBefore = [0];
 		for (const place of order.keys())
 			sureBefore.push((sureBefore[place] ?? 0) + this.isSure(place));
@@ -226,7 +219,7 @@ export class Outlook {
 				const base = cost + pageCost * (whole ? 2 : 1);
 				const { keeps } = items[item] ?? {};
 				const top = whole ? 0 : coarse(rows) + (keeps ? keptFlag : 0);
-				for (const share of this.within(next, this.largest(left), carried)) {
+				for (const share of this.besides.within(next, this.besides.largest(left), carried)) {
 					const taken = share.taken + code;
 					if (this.fillers.without(this.fillers.all, taken) < 0) continue;
 					const guests = keeps && this.sure(next, share.to, carried, share.taken) ? kept : 0;
@@ -239,7 +232,7 @@ export class Outlook {
 	/** The right page of a spread, below it. */
 	private *beside(next: number, top: number): Generator<Step> {
 		const { pageCost, company = freeOfCharge } = this.problem;
-		for (const share of this.within(next, this.largest(top % keptFlag), -1)) {
+		for (const share of this.besides.within(next, this.besides.largest(top % keptFlag), -1)) {
 			const { to, taken } = share;
 			const guests = top >= keptFlag && this.sure(next, to, -1, taken);
 			const price = pageCost + share.price + (guests ? company.kept : 0);
@@ -257,56 +250,5 @@ export class Outlook {
 
 	private isSure(place: number): number {
 		return this.groups.optional(this.order[place] ?? 0) ? 0 : 1;
-	}
-
-	/**
-	 * Items from a place in the order on, and fillers, that take no more than an area. The item at
-	 * `carried` is not among them.
-	 */
-	private within(next: number, free: number, carried: number): readonly Together[] {
-		const name = `${next} ${free} ${carried}`;
-		const known = this.together.get(name);
-		if (known) return known;
-		const found: Together[] = [];
-		for (let to = next; to <= this.order.length && to - next <= mostKept; to++) {
-			const items = this.tradeWithout(next, to, carried);
-			const before = found.length;
-			for (const { code, trade } of this.counts) {
-				const price = cheapestTogether(trade, items, free);
-				if (price < Infinity) found.push({ to, taken: code, price });
-			}
-			if (found.length === before) break;
-		}
-		this.together.set(name, found);
-		return found;
-	}
-
-	/** The trade of items of the order, the one at `carried` aside. */
-	private tradeWithout(from: number, to: number, carried: number): Trade {
-		if (carried < from || carried >= to) return this.groups.tradeOf(from, to);
-		const before = this.groups.tradeOf(from, carried);
-		return both(before, this.groups.tradeOf(carried + 1, to), this.largest(0));
-	}
-
-	private largest(top: number): number {
-		let area = this.areas.get(top);
-		if (area === undefined) {
-			area = Math.max(0, ...this.problem.pages.map(({ w, h }) => w * (h - top)));
-			this.areas.set(top, area);
-		}
-		return area;
-	}
-
-	private listCounts() {
-		const free = this.largest(0);
-		let counts: number[][] = [[]];
-		for (const { items } of this.fillers.sorts)
-			counts = counts
-				.flatMap((count) => Array.from({ length: items.length + 1 }, (_, more) => [...count, more]))
-				.filter((count) => cheapestFor(this.groups.tradeOfFillers(count), free) < Infinity);
-		return counts.map((count) => ({
-			code: this.fillers.code(count),
-			trade: this.groups.tradeOfFillers(count)
-		}));
 	}
 }
