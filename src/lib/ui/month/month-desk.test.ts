@@ -113,6 +113,22 @@ describe('the desk', () => {
 		expect(month.wishes[0]?.title).toBe('Log');
 	});
 
+	test('what it was comes back whole, in one step, but what is drawn in the book stays drawn', () => {
+		const month = desk(['a', 'b']);
+		const before = { ...month.month, aim: 'roomiest', titles: 'written' } as const;
+		const drawn = { pages: [12], blocks: [] };
+		month.change({ drawn, wishes: month.wishes.slice(1), cuts: [], theme: undefined });
+		month.bringBack(before);
+		expect(month.month).toMatchObject({ aim: 'roomiest', titles: 'written', drawn });
+		expect(idsOf(month)).toBe('a,b');
+		month.undo();
+		expect(idsOf(month)).toBe('b');
+		// What the earlier state did not say is not left over from the later one.
+		month.change({ titles: 'none' });
+		month.bringBack({ month: '2027-05', weekStart: 'monday', aim: 'balanced', wishes: [] });
+		expect(month.month.titles).toBeUndefined();
+	});
+
 	test('writes every change at once, each on top of the one before', async () => {
 		const month = desk(['a']);
 		month.edit('a', { title: 'One' });
