@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { BrowserContext, Page } from 'playwright';
 import { readPdf } from '../support/read-pdf';
-import { type App, choose, onStage, reloaded, saved, visit, watch } from './app';
+import { type App, choose, drawn, onStage, reloaded, saved, visit, watch } from './app';
 
 const stage = onStage();
 let app: App;
@@ -86,11 +86,11 @@ describe('the month', () => {
 	test('what is added, changed and moved is kept, drawn, and can be taken back', async () => {
 		await addWish('Habit trackers');
 		await page.getByLabel('Names, one a line').fill('Oil the bellows\nKnead');
-		await page.locator('svg text', { hasText: 'Knead' }).waitFor({ state: 'attached' });
+		await drawn(page, 'Knead');
 		await saved(page);
 		await reloaded(page);
 		expect(await wishNames()).toHaveLength(15);
-		expect(await page.locator('svg text', { hasText: 'Knead' }).count()).toBe(1);
+		await drawn(page, 'Knead');
 		await page.getByRole('button', { name: 'Habits Habit trackers p.' }).last().focus();
 		await page.keyboard.press('Alt+ArrowUp');
 		await saved(page);

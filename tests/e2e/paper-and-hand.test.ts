@@ -4,7 +4,7 @@ import demoMonth from '../../demo/month.json';
 import type { BrowserContext, Page } from 'playwright';
 import { dotMm, type Notebook } from '../../src/lib/core/paper';
 import { readPdf } from '../support/read-pdf';
-import { type App, choose, onStage, saved, visit } from './app';
+import { type App, choose, drawn, onStage, saved, visit } from './app';
 
 const stage = onStage('/notebooks');
 let app: App;
@@ -123,7 +123,7 @@ test('pages are written in the language the person chose', async () => {
 	await choose(page, /^Weekdays and months/, /suomi/i);
 	await saved(page);
 	await open('/');
-	await page.locator('svg text', { hasText: 'maanantai' }).first().waitFor();
+	await drawn(page, 'maanantai');
 	await open('/notebooks/hand');
 	await choose(page, /^Weekdays and months/, 0);
 	await saved(page);

@@ -21,6 +21,8 @@
 			})
 		).values()
 	]);
+	/** So many spreads are drawn before it is known how many the window shows. */
+	const atOnce = 4;
 	const sections = $derived(sectionsOf(desk.run));
 	const pages = $derived(new Set(desk.run.pages.map(({ number }) => number)));
 
@@ -51,7 +53,7 @@
 	bind:this={list}
 	class="grid grid-cols-[repeat(auto-fill,minmax(min(19rem,100%),1fr))] gap-x-6 gap-y-6"
 >
-	{#each spreads as spread (spread.left)}
+	{#each spreads as spread, index (spread.left)}
 		{@const here = sections.filter(({ first }) => first === spread.left || first === spread.right)}
 		<li class="flex flex-col">
 			<p class="flex min-h-7 items-center justify-between gap-2 text-sm text-ink-soft">
@@ -63,6 +65,7 @@
 					plan={desk.plan}
 					run={desk.run}
 					{spread}
+					waits={index >= atOnce}
 					label="Pages {spread.left} and {spread.right}: {[
 						...namesOn(spread.left),
 						...namesOn(spread.right)

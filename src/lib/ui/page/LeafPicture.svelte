@@ -14,6 +14,8 @@
 		removed: readonly Outline[];
 		/** Whether the page is planned, and its marks are drawn. */
 		planned: boolean;
+		/** Its marks stay as they are. */
+		still: boolean;
 		/** Shown paler where it is no part of the run. */
 		pale: boolean;
 		/** It lies beneath another page, in its shade. */
@@ -22,7 +24,18 @@
 		dots: string;
 	}
 	/** One page of paper with its dots and marks, and the holes that are cut into it. */
-	let { plan, run, page: number, left, removed, planned, pale, beneath, dots }: Props = $props();
+	let {
+		plan,
+		run,
+		page: number,
+		left,
+		removed,
+		planned,
+		still,
+		pale,
+		beneath,
+		dots
+	}: Props = $props();
 	const id = $props.id();
 
 	const pitch = $derived(plan.notebook.pitchMm);
@@ -54,7 +67,7 @@
 		class={pale ? 'opacity-60' : ''}
 	>
 		<rect x="-0.5" y="-0.5" width={page.columns + 1} height={page.rows + 1} fill="url(#{dots})" />
-		{#if planned}<PageMarks {plan} {run} page={number} />{/if}
+		{#if planned}<PageMarks {plan} {run} page={number} {still} />{/if}
 	</g>
 	{#if beneath}<rect x={left} y="0" {width} {height} class="fill-shadow opacity-30" />{/if}
 </g>

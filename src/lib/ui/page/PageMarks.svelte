@@ -1,14 +1,30 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import type { Mark } from '$lib/core/draw';
 	import { pageKey, pageMarks, themeOn, type Plan, type Run } from '$lib/core/fit';
 	import MarksPicture from './MarksPicture.svelte';
 	import { themeStyle } from './theme-style';
 
-	let { plan, run, page }: { plan: Plan; run: Run; page: number } = $props();
+	interface Props {
+		plan: Plan;
+		run: Run;
+		page: number;
+		/** What is drawn stays as it is, whatever changes. */
+		still: boolean;
+	}
+	let { plan, run, page, still }: Props = $props();
 
-	const key = $derived(pageKey(plan, run, page));
+	let drawn: readonly Mark[] = [];
+	let drawnKey = '';
 	/** Drawn anew only when the key changes, which most keystrokes leave alone. */
-	const marks = $derived(key === '' ? [] : untrack(() => pageMarks(plan, run, page)));
+	const key = $derived(still ? drawnKey : pageKey(plan, run, page));
+	const marks = $derived.by(() => {
+		if (key !== drawnKey) {
+			drawnKey = key;
+			drawn = untrack(() => pageMarks(plan, run, page));
+		}
+		return drawn;
+	});
 </script>
 
 <g style={themeStyle(themeOn(plan, run, page))}>

@@ -1,10 +1,11 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
+	import { flushSync, untrack, type Snippet } from 'svelte';
 	import { openingAt } from '$lib/core/cuts';
 	import { cutsOf, type Plan, type Run } from '$lib/core/fit';
 	import { marginMm, pageOf, type Side, type Spread } from '$lib/core/paper';
 	import DotPattern from './DotPattern.svelte';
 	import LeafPicture from './LeafPicture.svelte';
+	import { near } from './near';
 
 	interface Props {
 		plan: Plan;
@@ -18,6 +19,8 @@
 		overlay?: Snippet<[page: number]>;
 		/** The overlay holds things to take hold of; otherwise all is one picture. */
 		live?: boolean;
+		/** Its marks are drawn only while it is near the window; before it was, the paper is empty. */
+		waits?: boolean;
 		label: string;
 	}
 	let {
@@ -28,9 +31,13 @@
 		numbered = true,
 		overlay,
 		live = false,
+		waits = false,
 		label
 	}: Props = $props();
 	const id = $props.id();
+
+	let away = $state(untrack(() => waits));
+	const watch = near((now) => (away = !now));
 
 	const pitch = $derived(plan.notebook.pitchMm);
 	const width = $derived(plan.notebook.pageMm.width / pitch);
@@ -69,10 +76,18 @@
 	}
 </script>
 
+<svelte:window
+	onbeforeprint={() => {
+		away = false;
+		flushSync();
+	}}
+/>
+
 <!-- A picture that is scrolled away is not laid out: a month has thousands of strokes. Its frame keeps its shape. -->
 <div
 	class={live ? 'contents' : '[content-visibility:auto]'}
 	style:aspect-ratio="{whole.w} / {whole.h}"
+	{@attach waits && watch}
 >
 	<svg
 		viewBox="{-around} {-around} {whole.w} {whole.h}"
@@ -93,6 +108,7 @@
 						{left}
 						{removed}
 						planned={numbers.has(seen)}
+						still={waits && away}
 						pale={numbered && !numbers.has(seen)}
 						beneath={seen !== number}
 						dots="{id}-dots"
