@@ -8,6 +8,11 @@ const usualPort = 4317;
 const mostTries = 20;
 /** So long may answers that are under way take when the program is asked to end. */
 const mostEndingMs = 1000;
+/**
+ * So long is a connection kept that nobody uses: who asks again just as it is closed is not answered, and browsers keep
+ * theirs for a minute and more.
+ */
+const idleConnectionMs = 120_000;
 
 /**
  * Builds what is missing and serves the application on this machine's loopback only. When the port is
@@ -23,7 +28,7 @@ export async function serve({ database, demo = false, shared = false }) {
 	if (demo) process.env.HORARIUM_DEMO = '1';
 	// Bodies are read, and refused when too long, by our own code, which says so in words.
 	process.env.BODY_SIZE_LIMIT = 'Infinity';
-	const server = createServer();
+	const server = createServer({ keepAliveTimeout: idleConnectionMs });
 	/** @type {import('node:http').Server[]} */
 	let others = [];
 	for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP']))
