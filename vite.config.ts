@@ -32,6 +32,7 @@ export default defineConfig({
 				extends: true,
 				test: {
 					name: 'browser',
+					isolate: false,
 					include: ['tests/e2e/**/*.test.ts'],
 					environment: 'node',
 					testTimeout: 300_000,

@@ -1,10 +1,14 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { rmSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, expect } from 'vitest';
 import demoMonth from '../../demo/month.json';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
+
+/** What lives for seconds is not worth compiling well: a function is when it has run eight times as long as usual. */
+const lazily = ['--interrupt-budget=1000000'];
 
 export interface App {
 	readonly address: string;
@@ -23,7 +27,7 @@ export async function startApp(script: 'demo' | 'start', shareOn?: string): Prom
 	let server: ChildProcess;
 	const start = async () => {
 		const share = shareOn === undefined ? [] : ['--share'];
-		server = spawn(process.execPath, [`scripts/${script}.mjs`, ...share], {
+		server = spawn(process.execPath, [...lazily, `scripts/${script}.mjs`, ...share], {
 			env: {
 				...process.env,
 				...(shareOn ? { HORARIUM_SHARE_ON: shareOn } : {}),
@@ -99,6 +103,9 @@ const chromiumHere = {
 		'--disable-background-networking',
 		'--disable-component-update',
 		'--disable-sync',
+		// What lives for seconds is not worth compiling well; pages in one process share what is compiled of their scripts.
+		'--js-flags=--no-opt,--no-maglev',
+		'--renderer-process-limit=1',
 		`--disable-features=${unused.join()}`
 	]
 };
@@ -115,6 +122,21 @@ const usualWindow = {
 	timezoneId: 'UTC',
 	reducedMotion: 'reduce'
 } as const;
+
+let ownWindow: Promise<BrowserContext> | undefined;
+
+/**
+ * The window that all test files of this process are in: what its browser has compiled once, it keeps. Only with a profile
+ * of its own does a browser do that.
+ */
+function oneWindow(): Promise<BrowserContext> {
+	return (ownWindow ??= (async () => {
+		const profile = await mkdtemp(join(tmpdir(), 'horarium-profile-'));
+		process.once('exit', () => rmSync(profile, { recursive: true, force: true }));
+		const window = { ...chromiumHere, ...usualWindow };
+		return patient(await chromium.launchPersistentContext(profile, window));
+	})());
+}
 
 /** A window as a person has it; every script error and every request that leaves the machine is noted. */
 export async function openWindow(
@@ -174,22 +196,13 @@ export function onStage(path = '/', { wishes }: { wishes?: number } = {}): () =>
 	let app: App;
 	let browser: Browser | undefined;
 	let context: BrowserContext;
-	let profile: string;
 	const elsewhere = async () => (browser ??= await launch());
 	beforeAll(async () => {
-		profile = await mkdtemp(join(tmpdir(), 'horarium-profile-'));
-		// Only with a profile of its own does a browser keep scripts as it has compiled them.
-		[app, context] = await Promise.all([
-			startApp('demo'),
-			chromium.launchPersistentContext(profile, { ...chromiumHere, ...usualWindow })
-		]);
-		patient(context);
+		[app, context] = await Promise.all([startApp('demo'), oneWindow()]);
 		if (wishes !== undefined) await shortened(app, context, wishes);
 	});
 	afterAll(async () => {
-		await Promise.all([context.close(), browser?.close()]);
-		await app.stop();
-		await rm(profile, { recursive: true, force: true });
+		await Promise.all([app.stop(), browser?.close()]);
 	});
 	beforeEach(async () => {
 		const page = await context.newPage();
@@ -222,6 +235,20 @@ async function shortened(app: App, context: BrowserContext, wishes: number): Pro
 	expect(made.status(), await made.text()).toBe(201);
 	await context.request.patch(`${app.address}/app${path}`, { data: { deleted: true } });
 	await page.close();
+}
+
+/** Looks through the month's pages, which are drawn as they come near the window, until a text stands on one. */
+export async function drawn(page: Page, text: string): Promise<void> {
+	const there = page.locator('svg text', { hasText: text }).first();
+	await expect
+		.poll(async () => {
+			for (const spread of await page.getByRole('link', { name: /^Pages/ }).all()) {
+				if (await there.isVisible()) return true;
+				await spread.scrollIntoViewIfNeeded();
+			}
+			return there.isVisible();
+		})
+		.toBe(true);
 }
 
 /** Waits until everything shown is kept. */
