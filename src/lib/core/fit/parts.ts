@@ -75,15 +75,22 @@ function inWeek(wish: Wish, part: WeekPart): Wish {
 	};
 }
 
-/** A short week's page: its days one below the other, with what is said of the others as far as it has a place there. */
+/**
+ * A short week's page: its days one below the other, with what is said of the others as far as it has a place there.
+ * Nothing else joins it but what stands at the foot.
+ */
 function asShort(wish: Wish, usual: string | undefined): Wish {
 	const said = Object.entries(wish.rules?.[usual ?? ''] ?? {}).filter(([name]) =>
 		formById(shortWeek)?.rules.some((rule) => rule.name === name)
 	);
+	const rules = Object.fromEntries(said);
+	const { members, ...alone } = wish;
+	const kept = members?.filter(({ room }) => rules.foot && (!room || room.startsWith('foot')));
 	return {
-		...wish,
+		...alone,
 		form: shortWeek,
-		rules: { ...wish.rules, [shortWeek]: Object.fromEntries(said) }
+		rules: { ...wish.rules, [shortWeek]: rules },
+		...(kept && kept.length > 0 ? { members: kept } : {})
 	};
 }
 

@@ -112,6 +112,35 @@ describe('which weeks', () => {
 	});
 });
 
+describe('a short week on a page of its own', () => {
+	const may = { month: { year: 2027, month: 5 } };
+	const touching = weekly({ belong: 'touching' });
+
+	test('is no place for what stands with the others, and says no loss of it', () => {
+		const bank: Wish = { id: 'bank', kind: 'task-bank', importance: 'want', room: 'spare' };
+		const run = planRun(planWith([{ ...touching, form: 'week-boxes', members: [bank] }], may));
+		expect(run.unplaced).toEqual([]);
+		expect(run.blocks.filter(({ wish }) => wish === 'bank')).toHaveLength(4);
+	});
+
+	test('has the parts of a day as they share its rows', () => {
+		const columns = [
+			{ name: 'Events', width: 12 },
+			{ name: 'Tasks', width: 16 }
+		];
+		const plan = planWith([{ ...touching, form: 'week-columns', columns }], may);
+		const run = planRun(plan);
+		expect(run.unplaced).toEqual([]);
+		// Two days of 28 × 19: 18 rows below each heading, of which Events takes 12 in 28.
+		const short = run.blocks.find(({ as }) => as.part?.short);
+		expect(short?.why).toContain('parts of a day 7 + 10 in 18');
+		const rows = pageMarks(plan, run, short?.pieces[0].page ?? 0).flatMap((mark) =>
+			mark.kind === 'text' && /^(Events|Tasks)$/.test(mark.text) ? [mark.y] : []
+		);
+		expect(rows).toEqual([1, 8, 21, 28]);
+	});
+});
+
 describe('members of a set', () => {
 	const wish: Wish = {
 		...weekly({ belong: 'touching', short: 'fold' }),

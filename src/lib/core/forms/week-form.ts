@@ -163,7 +163,6 @@ function layoutOf(
 ): Layout | undefined {
 	const { of = grid.places.length, from = 0 } = grid.part ?? {};
 	const standing = standingIn(setting, of).slice(from, from + grid.places.length);
-	const partly = dayMarks(setting, dayLines);
 	const lowest = Math.min(
 		...grid.places.flatMap((place, index) => {
 			const here = standing[index];
@@ -171,6 +170,7 @@ function layoutOf(
 			return place.map(({ h }) => (here.also ? Math.floor(h / 2) : h));
 		})
 	);
+	const partly = dayMarks(setting, dayLines, lowest);
 	const heads = headMarks(setting, datesOfWeek(setting));
 	const hasHead = standing.some(({ is }) => is === 'head');
 	if (partly.least > lowest || (hasHead && heads.rows > lowest)) return undefined;
@@ -195,7 +195,8 @@ function layoutOf(
 						`${titleSum(top)}${area.pages[0].h} for the days${below > 0 ? ` + foot ${below}` : ''} down`
 					]
 				: []),
-			...grid.why
+			...grid.why,
+			...partly.why
 		],
 		rooms: [
 			...roomsBeside(setting, room, top, allRows ? area.pages[0].h : used - top),

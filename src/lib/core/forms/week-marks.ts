@@ -41,20 +41,39 @@ function forWords([first, second]: WeekPlace): WeekPiece {
 	return second && second.w > first.w ? second : first;
 }
 
-/** How days are ruled: the least height that their parts need, and their marks on one of the pages. */
+/**
+ * The heights of a day's parts. A short week's days are of another height than the set's, so there the parts share it as
+ * they share a usual day, or are left out where not even two rows each remain.
+ */
+function partHeights(setting: Setting, rows: number): { heights: readonly number[]; sum: string } {
+	const asked = (setting.content.columns ?? []).map(({ width }) => width ?? leastPart);
+	const all = asked.reduce((sum, height) => sum + height, 0);
+	if (!setting.part?.short || all <= rows) return { heights: asked, sum: '' };
+	const shared = asked.map((height) => Math.max(leastPart, Math.floor((height * rows) / all)));
+	if (shared.reduce((sum, height) => sum + height, 0) > rows)
+		return { heights: [], sum: `${rows} rows are too few for the parts of a day` };
+	return { heights: shared, sum: `parts of a day ${shared.join(' + ')} in ${rows}` };
+}
+
+/**
+ * How days are ruled whose places are at least `lowest` rows high: the least height that their parts need, what is said
+ * of them, and their marks on one of the pages.
+ */
 export function dayMarks(
 	setting: Setting,
-	dayLines: ((height: number) => readonly number[]) | undefined
+	dayLines: ((height: number) => readonly number[]) | undefined,
+	lowest: number
 ): {
 	readonly least: number;
+	readonly why: readonly string[];
 	readonly marks: (place: WeekPlace, on: 0 | 1, day: WeekDay, also?: WeekDay) => Mark[];
 } {
 	const squareHead = dayHeads.of(setting) === 'square';
 	const head = squareHead ? square : 1;
-	const parts = setting.content.columns ?? [];
-	const heights = parts.map(({ width }) => width ?? leastPart);
+	const { heights, sum } = partHeights(setting, lowest - head);
+	const parts = (setting.content.columns ?? []).slice(0, heights.length);
 	const starts = heights.map((_, index) =>
-		heights.slice(0, index).reduce((sum, height) => sum + height, head)
+		heights.slice(0, index).reduce((all, height) => all + height, head)
 	);
 	const ruled = (box: Rect, day: WeekDay, words: boolean): Mark[] => {
 		const { x, y, w, h } = box;
@@ -72,7 +91,8 @@ export function dayMarks(
 		];
 	};
 	return {
-		least: head + heights.reduce((sum, height) => sum + height, 0),
+		least: head + heights.reduce((all, height) => all + height, 0),
+		why: sum ? [sum] : [],
 		marks: (place, on, day, also) =>
 			place.flatMap((piece): Mark[] => {
 				if (piece.on !== on) return [];
