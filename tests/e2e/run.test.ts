@@ -78,10 +78,10 @@ describe('three ways to fit the month', () => {
 		await page.getByRole('checkbox', { name: /^10.{1,3}16 May/ }).uncheck();
 		await page.getByText('Single weeks: 3 of 4 are planned').waitFor();
 		// Three weeks over two pages each.
-		await page.getByText('3 blocks on 6 pages').waitFor();
+		await page.getByText('3 weeks on 6 pages').waitFor();
 		await saved(page);
 		await undo();
-		await page.getByText('4 blocks on 8 pages').waitFor();
+		await page.getByText('4 weeks on 8 pages').waitFor();
 		await saved(page);
 	});
 });

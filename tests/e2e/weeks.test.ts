@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest';
+import demoMonth from '../../demo/month.json';
 import { choose, onStage, saved, visit } from './app';
 
 const stage = onStage();
@@ -72,4 +73,64 @@ test('beside a door the set has a room that is seen all through it', async () =>
 	await expect
 		.poll(() => page.getByRole('button', { name: /Task bank.*on page \d+$/i }).count())
 		.toBe(1);
+});
+
+test('each kind of set is a choice or two away, and its guide rules it', async () => {
+	const { app, page } = stage();
+	const weeks = { belong: 'touching', short: 'own', pagesPerWeek: 2 };
+	const document = { ...demoMonth, wishes: [{ id: 'weeks', kind: 'weekly-pages', weeks }] };
+	const made = await page.request.post(`${app.address}/app/import`, { data: { document } });
+	const { id } = await made.json();
+	await visit(page, `${app.address}/months/${id}`);
+	await openWish('Weekly pages');
+	const said = (words: RegExp) => page.getByTestId('wish-0').filter({ hasText: words }).waitFor();
+	const take = (group: string, name: string | RegExp) =>
+		page.getByRole('radiogroup', { name: group }).getByRole('radio', { name }).click();
+
+	// Saturday and Sunday, and Monday at the end, are days of short weeks.
+	await said(/6\s+weeks on 10 pages/);
+	await choose(page, /^Ruled as/, 'Week in staggered boxes');
+	await page.getByRole('link', { name: /^Pages 64 and 65: Weekly pages, week 2/ }).waitFor();
+	await choose(page, /^Ruled as/, 'Half a page a day');
+	await said(/6\s+weeks on 18 pages/);
+	await choose(page, /^Ruled as/, 'Week in boxes');
+	await take('Pages a week', /^1/);
+	await said(/6\s+weeks on 6 pages/);
+
+	await choose(page, /^Ruled as/, 'Week in columns');
+	await take('Pages a week', /^2/);
+	await take('Columns', 'one over the fold');
+	await page.getByLabel(/^Parts of a day/).fill('Events 12\nTasks 16');
+	await said(/6\s+weeks on 10 pages.*= 8 wide/s);
+	await page.getByLabel(/^Parts of a day/).fill('');
+
+	await choose(page, /^Ruled as/, 'Week in rows');
+	await page.getByRole('button', { name: /^Put something with it/ }).click();
+	await page.getByRole('menuitem', { name: /^Quote/ }).click();
+	await expect
+		.poll(() => page.getByRole('button', { name: /^Quote.*on page \d+$/ }).count())
+		.toBe(4);
+	expect(await page.getByText(/have no place/).count()).toBe(0);
+
+	// Weeks 2 to 4 behind an upper door, and a tab on each leaf of the set.
+	for (const [cut, open, to] of [
+		['Upper door', '66', '69'],
+		['Tabs', '64', '71']
+	] as const) {
+		await visit(page, `${app.address}/months/${id}/pages/${open}`);
+		await page.getByRole('button', { name: /^Add a cut/ }).click();
+		await page.getByRole('menuitem', { name: new RegExp(`^${cut}`) }).click();
+		await page.getByLabel('To front page').fill(to);
+		await page.getByText(/^\s*Run: /).waitFor();
+		await page.getByRole('button', { name: 'Make this cut' }).click();
+		await page.getByRole('button', { name: new RegExp(`^Change ${cut}`) }).waitFor();
+		await visit(page, `${app.address}/months/${id}/guide/66`);
+		await page.getByRole('button', { name: 'Follow step by step' }).click();
+		await page.getByText(/^\s*Step 1 of \d+/).waitFor();
+		await page.keyboard.press('Escape');
+		await visit(page, `${app.address}/months/${id}/pages/${open}`);
+		await page.getByRole('button', { name: new RegExp(`^Remove ${cut}`) }).click();
+		await page.getByRole('link', { name: 'Month', exact: true }).click();
+		await saved(page);
+	}
 });

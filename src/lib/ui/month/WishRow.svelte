@@ -23,7 +23,9 @@
 	const name = $derived(nameOf(wish));
 	const testId = $derived(host ? `${host.id}-member-${index}` : `wish-${index}`);
 	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === wish.id));
-	const block = $derived(blocks[0]);
+	/** A whole week says how a set is ruled; a short one has its own ways. */
+	const block = $derived(blocks.find(({ as }) => !as.part?.short) ?? blocks[0]);
+	const weeks = $derived(new Set(blocks.map(({ as }) => as.part?.week)).size);
 	const missing = $derived(desk.run.unplaced.filter((unplaced) => unplaced.wish === wish.id));
 	const open = $derived(desk.chosen === wish.id);
 	/** Whether it has rooms for others. */
@@ -88,8 +90,8 @@
 		{#if block && !host}
 			{#if wish.weeks}
 				<span class="text-sm text-ink-soft"
-					>{blocks.length}
-					{blocks.length === 1 ? 'block' : 'blocks'} on {new Set(numbers).size} pages</span
+					>{weeks}
+					{weeks === 1 ? 'week' : 'weeks'} on {new Set(numbers).size} pages</span
 				>
 			{/if}
 			{#each block.why as sum, index (index)}
