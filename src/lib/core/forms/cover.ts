@@ -100,18 +100,18 @@ function cellOf(setting: Setting, there: Size): number | undefined {
 	const [w, band] = aside ? [there.w - sideBand - gap, 0] : [there.w, titleBand];
 	if (there.h < titleBand) return undefined;
 	if (!hasCalendar(setting)) return w >= leastArt && there.h >= band + leastArt ? 0 : undefined;
-	const large = miniMonthSize(setting, 2, false);
+	const large = miniMonthSize(setting, 2);
 	const cell =
 		squareCell.of(setting) ??
 		(large.w <= w && 3 * (titleBand + gap + large.h) <= 2 * there.h ? 2 : 1);
-	const mini = miniMonthSize(setting, cell, false);
+	const mini = miniMonthSize(setting, cell);
 	return mini.w <= w && band + leastArt + gap + mini.h <= there.h ? cell : undefined;
 }
 
 /** A page with the word or without, and a calendar of so many squares a day. */
 function shared(setting: Setting, page: Size, titled: boolean, cell: number): Sharing {
 	const place = titlePlace.of(setting);
-	const mini = cell > 0 ? miniMonthSize(setting, cell, false) : undefined;
+	const mini = cell > 0 ? miniMonthSize(setting, cell) : undefined;
 	const aside = titled && place === 'side';
 	const x = aside ? sideBand + gap : 0;
 	const w = page.w - x;

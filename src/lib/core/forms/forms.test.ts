@@ -90,9 +90,21 @@ describe('month grid', () => {
 describe('mini calendars', () => {
 	test('May 2027 from Monday: 7 × 8 with a title at 1 square a day, 14 × 15 at 2', () => {
 		const size = (c: number) =>
-			firstOf(form('mini-calendar').layouts(setting({ title: 'May', cell: c }), page(28, 40))).room;
+			firstOf(
+				form('mini-calendar').layouts(
+					setting({ title: 'May', titleStyle: 'written', cell: c }),
+					page(28, 40)
+				)
+			).room;
 		expect(size(1)).toEqual(page(7, 8));
 		expect(size(2)).toEqual(page(14, 15));
+	});
+
+	test('one with a page to itself has letters like any other page, where they fit', () => {
+		const sizes = form('mini-calendar')
+			.layouts(setting({ title: 'Mood' }), page(28, 40))
+			.map(({ room, facts }) => [room, facts.title]);
+		expect(sizes).toContainEqual([page(14, 4 + 14), 4]);
 	});
 
 	const items = (count: number) => Array.from({ length: count }, (_, n) => ({ name: `h${n}` }));
@@ -320,4 +332,18 @@ test('a month grid writes each date once, in the column of its weekday', () => {
 			for (const { day, column, row } of dates) expect({ row, column }).toEqual(cellOf(shape, day));
 		})
 	);
+});
+
+describe('names beside a row of days', () => {
+	test('are cut no shorter than what tells them apart', () => {
+		const items = ['Stretching', 'Fresh air', 'Fruit', 'No phone'].map((name) => ({ name }));
+		const narrow = form('matrix-days-across').layouts(setting({ items }), page(33, 40));
+		const [best] = narrow;
+		const words = best?.marks()[0]?.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
+		expect(words).toEqual(expect.arrayContaining(['Str', 'Fre', 'Fru', 'No']));
+		const signs = items.map((item, index) => ({ ...item, symbol: 'SFFN'[index] ?? '' }));
+		const [own] = form('matrix-days-across').layouts(setting({ items: signs }), page(32, 40));
+		// What a person has chosen stays as it is.
+		expect(own?.facts.label).toBe(1);
+	});
 });

@@ -76,6 +76,19 @@ export interface Labels {
 	readonly what: 'names' | 'short forms' | 'symbols';
 }
 
+/** Each item's symbol, or so many first letters of its name as tell it from all others. */
+function signsOf(items: readonly Item[]): ReadonlyMap<Item, string> {
+	const signs = (count: number) =>
+		items.map(({ name, symbol }) => symbol ?? letters(name).slice(0, count).join('').trim());
+	const longest = Math.max(1, ...items.map(({ name }) => letters(name).length));
+	const enough = Array.from({ length: longest }, (_, index) => index + 1).find((count) => {
+		const all = signs(count);
+		return new Set(all).size === all.length;
+	});
+	const found = signs(enough ?? 1);
+	return new Map(items.map((item, index) => [item, found[index] || '·']));
+}
+
 /** Ways to label items, the most comfortable first: full names, short forms, one sign each. */
 export function labelsOf(setting: Setting): Labels[] {
 	const items = itemsOf(setting);
@@ -87,7 +100,8 @@ export function labelsOf(setting: Setting): Labels[] {
 	const all = [make('names', 0, (item) => item.name)];
 	if (items.some((item) => item.short))
 		all.push(make('short forms', 10, (item) => item.short ?? item.name));
-	all.push(make('symbols', 30, (item) => item.symbol ?? letters(item.name)[0] ?? '·'));
+	const signs = signsOf(items);
+	all.push(make('symbols', 30, (item) => signs.get(item) ?? '·'));
 	return all.filter(
 		(labels, index) =>
 			index === 0 || labels.width < Math.min(...all.slice(0, index).map(({ width }) => width))

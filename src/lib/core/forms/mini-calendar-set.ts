@@ -42,7 +42,7 @@ function widened(length: number, count: number, each: number, least: number): nu
 
 /** A calendar with its name: how large it is, and how long the name may be. */
 function oneOf(setting: Setting, c: number): Size & { readonly name: number } {
-	const { w, h } = miniMonthSize(setting, c, false);
+	const { w, h } = miniMonthSize(setting, c);
 	const beside = ['left', 'right'].includes(names.of(setting));
 	return beside ? { w: w + 1, h, name: h } : { w, h: h + 1, name: w };
 }
@@ -162,7 +162,7 @@ function named(setting: Setting, item: Item, c: number): Mark[] {
 	const index = itemsOf(setting).findIndex(({ name }) => name === item.name);
 	const kept = itemNames(setting)[index] ?? item.name;
 	const side = names.of(setting);
-	const { w, h } = miniMonthSize(setting, c, false);
+	const { w, h } = miniMonthSize(setting, c);
 	const label =
 		side === 'key' ? String(index + 1) : fitLabel(item, oneOf(setting, c).name, setting).label;
 	const at = { x: side === 'left' ? 1 : 0, y: ['above', 'key'].includes(side) ? 1 : 0 };

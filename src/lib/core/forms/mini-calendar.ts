@@ -1,12 +1,14 @@
-import { squareCell, datePlace, weekdayStyle } from './common-rules';
+import { squareCell, datePlace, titleStyle, weekdayStyle } from './common-rules';
 import { ranked, pageSize, type Form, type Layout } from './form';
+import { titleSum } from './rows';
+import { titleMarks, titleRows } from './title-band';
 import { weekdayRow, miniMonthMarks, miniMonthSize } from './mini-month';
 
 /** Cells of these squares bear a date and a code; larger ones are for pages that are free anyway. */
 const usual = 2;
 
 /**
- * One mini calendar: cell c, width 7c, height (weeks + 1)c, + 1 for a title line. Cells of 1 square
+ * One mini calendar: cell c, width 7c, height (weeks + 1)c, + 1 for a title that is written. Cells of 1 square
  * bear a date or a tick, 2 × 2 also a code. Default cells: 2, or 1 where 2 do not fit. (Common
  * practice.)
  */
@@ -15,15 +17,16 @@ export const miniCalendar: Form = {
 	name: 'Mini calendar',
 	spans: ['page'],
 	content: ['title'],
-	rules: [squareCell, datePlace, weekdayStyle],
+	rules: [titleStyle, squareCell, datePlace, weekdayStyle],
 	layouts: (setting, room) => {
-		const { month, content } = setting;
+		const { month } = setting;
 		const wanted = squareCell.of(setting);
 		const there = pageSize(room);
-		const titled = Boolean(content.title);
+		const top = titleRows(setting);
 		const sizes = wanted ? [wanted] : [2, 1, 4, 3];
 		const layouts = sizes.flatMap((c): Layout[] => {
-			const size = miniMonthSize(setting, c, titled);
+			const days = miniMonthSize(setting, c);
+			const size = { w: days.w, h: top + days.h };
 			if (size.w > there.w || size.h > there.h) return [];
 			return [
 				{
@@ -37,13 +40,18 @@ export const miniCalendar: Form = {
 						days: month.days,
 						weeks: month.weeks,
 						lead: month.lead,
-						title: titled ? 1 : 0
+						title: top
 					},
 					why: [
 						`7 × ${c} = ${size.w} across`,
-						`${titled ? 'title 1 + ' : ''}(${weekdayRow(setting) > 0 ? 'weekdays 1 + ' : ''}${month.weeks} weeks) × ${c} = ${size.h} down`
+						`${titleSum(top)}(${weekdayRow(setting) > 0 ? 'weekdays 1 + ' : ''}${month.weeks} weeks) × ${c} = ${size.h} down`
 					],
-					marks: () => [miniMonthMarks(setting, c, { x: 0, y: 0 }, content.title || undefined, {})]
+					marks: () => [
+						[
+							...titleMarks(setting, size.w, false),
+							...miniMonthMarks(setting, c, { x: 0, y: top }, undefined, {})
+						]
+					]
 				}
 			];
 		});

@@ -12,10 +12,10 @@ export function weekdayRow(setting: Setting): 0 | 1 {
 	return weekdayStyle.of(setting) === 'none' ? 0 : 1;
 }
 
-/** Size of a mini calendar with cells of c squares: 7c × (weeks + 1)c, + 1 for a title line. */
-export function miniMonthSize(setting: Setting, c: number, titled: boolean): Size {
+/** Size of a mini calendar with cells of c squares, without a title: 7c × (weeks + 1)c. */
+export function miniMonthSize(setting: Setting, c: number): Size {
 	const rows = setting.month.weeks + weekdayRow(setting);
-	return { w: 7 * c, h: rows * c + (titled ? 1 : 0) };
+	return { w: 7 * c, h: rows * c };
 }
 
 /** Ruled days under weekday letters, with a title line on top where there is a title; days are fields where it says of what. */
