@@ -32,6 +32,22 @@ describe('titles of one hand', () => {
 		expect(first.map(({ text }) => text).join('')).toBe('Oneline');
 	});
 
+	test('a title may be wider than the table it stands over, where nobody needs the room beside', () => {
+		const wish: Wish = { id: 'log', kind: 'spending', title: 'Spending' };
+		const paper = { pageMm: { width: 105, height: 148 }, columns: 19, rows: 27 };
+		const plan = planWith([wish], { notebook: { ...planWith([]).notebook, ...paper } });
+		const [block] = planRun(plan).blocks;
+		// Over it 8 letters of 2 without gaps, on 19 squares.
+		expect(block?.pieces[0].rect).toMatchObject({ w: 16, h: 27 });
+		expect(lettersOf(plan).map(({ w }) => w)).toEqual(Array(8).fill(2));
+		const upright = pageMarks(plan, planRun(plan), block?.pieces[0].page ?? 0).flatMap((mark) =>
+			mark.kind === 'line' && mark.x1 === mark.x2 ? [mark.x1] : []
+		);
+		const x = block?.pieces[0].rect.x ?? 0;
+		// The table of 10 stands in the middle.
+		expect([Math.min(...upright), Math.max(...upright)]).toEqual([x + 3, x + 13]);
+	});
+
 	test('where two lines leave the days no room, the letters stand closer instead', () => {
 		const low = planWith([lined('One line a watch')], {
 			notebook: { ...planWith([]).notebook, rows: 36, pageMm: { width: 148, height: 190 } }

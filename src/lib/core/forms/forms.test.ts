@@ -347,3 +347,15 @@ describe('names beside a row of days', () => {
 		expect(own?.facts.label).toBe(1);
 	});
 });
+
+test('cells of a table by months are never more than three times as high as wide, unless asked', () => {
+	const cellOf = (told: Told) =>
+		firstOf(
+			form('grid-table').layouts(
+				setting({ items: [{ name: 'Oven' }, { name: 'Bellows' }], across: 'months', ...told }),
+				page(20, 40)
+			)
+		).facts.cell;
+	expect(cellOf({})).toEqual({ w: 1, h: 3 });
+	expect(cellOf({ cell: { w: 1, h: 6 } })).toEqual({ w: 1, h: 6 });
+});

@@ -60,6 +60,9 @@ function rowsOf(setting: Setting): readonly string[] {
 	}
 }
 
+/** So many times as high as wide are cells at most that nobody has sized: a higher one is no place to write in. */
+const slimmest = 3;
+
 /** A table's measures: columns on each page, the first of them after the labels. */
 interface Ruled {
 	readonly label: number;
@@ -73,7 +76,7 @@ interface Ruled {
 /**
  * Row labels × column labels, such as meals of a week or chores by the twelve months: label column as wide as the longest
  * row label, header 1, or as high as the longest name where names do not fit over their columns and are written upwards;
- * cells as large as they go, up to 9 × 6. Over a spread the fold parts the columns. (Common practice.)
+ * cells as large as they go, up to 9 × 6 and three times as high as wide. Over a spread the fold parts the columns. (Common practice.)
  */
 export const gridTable: Form = {
 	id: 'grid-table',
@@ -103,7 +106,8 @@ function inRoom(setting: Setting, room: Room, label: number): Layout[] {
 	const top = titleRows(setting);
 	const there = room.span === 'page' ? room.h : Math.min(room.left.h, room.right.h);
 	const most =
-		asked?.h ?? Math.min(largest[room.span], Math.floor((there - top - header) / rows.length));
+		asked?.h ??
+		Math.min(largest[room.span], slimmest * w, Math.floor((there - top - header) / rows.length));
 	const heights = asked ? [most] : [most, usualHeight, 2, 1].filter((h) => h <= most);
 	const cut = rows.filter((row) => textWidth(row, setting.hand) > label);
 	return [...new Set(heights)]

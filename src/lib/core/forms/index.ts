@@ -43,6 +43,7 @@ import { weekShort } from './week-short';
 import { weekRows } from './week-rows';
 import { weekStaggered } from './week-staggered';
 import { weekdayRows } from './weekday-rows';
+import { withWideTitle } from './wide-title';
 
 export * from './form';
 export * from './misfit';
@@ -93,7 +94,9 @@ const ruled: readonly Form[] = [
 ];
 
 /** Every way a page can be ruled. */
-export const forms: readonly Form[] = ruled.map((form) => withGenerous(withSideTitle(form)));
+export const forms: readonly Form[] = ruled.map((form) =>
+	withGenerous(withWideTitle(withSideTitle(form)))
+);
 
 const byId = new Map(forms.map((form) => [form.id, form]));
 

@@ -152,6 +152,18 @@ describe('days', () => {
 		expect(layoutsOf('week-boxes', { columns: high }, spread())).toEqual([]);
 	});
 
+	test('that share a place are parted as their frame is ruled', () => {
+		const partsOf = (frames: string) => {
+			const layout = drawn('week-boxes', { frames }, page(26, 41));
+			// Saturday and Sunday are the last two of six places.
+			const sunday = textsOn(layout, 0).find(({ text }) => text.startsWith('Sunday'));
+			return (layout.marks()[0] ?? []).filter(
+				(mark) => mark.kind === 'line' && mark.y1 === sunday?.y && mark.y2 === sunday.y
+			).length;
+		};
+		expect([partsOf('lines'), partsOf('dashes'), partsOf('none')]).toEqual([1, 6, 0]);
+	});
+
 	test('are framed by lines, corners, dashes or nothing', () => {
 		const lengthOf = (frames: string) =>
 			drawn('week-boxes', { frames }, spread())

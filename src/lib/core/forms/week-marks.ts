@@ -100,9 +100,26 @@ export function dayMarks(
 				if (!also) return ruled(piece, day, words);
 				const upper = Math.floor(piece.h / 2);
 				const lower = { ...piece, y: piece.y + upper, h: piece.h - upper };
-				return [...ruled({ ...piece, h: upper }, day, words), ...ruled(lower, also, words)];
+				return [
+					...ruled({ ...piece, h: upper }, day, words),
+					...between(setting, lower),
+					...ruled(lower, also, words)
+				];
 			})
 	};
+}
+
+/** What parts two days that share a place, ruled as their frame is; a frame without sides has nothing between either. */
+function between(setting: Setting, { x, y, w }: Rect): Mark[] {
+	const edge = line(x, y, x + w, y);
+	switch (frames.of(setting)) {
+		case 'dashes':
+			return dashed(edge);
+		case 'lines':
+			return [edge];
+		default:
+			return [];
+	}
 }
 
 function headingOf(setting: Setting, day: WeekDay, box: Rect, squareHead: boolean): Mark[] {
