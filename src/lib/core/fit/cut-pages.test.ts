@@ -5,10 +5,11 @@ import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { anyCuts } from '../../../../tests/support/cuts';
 import { brokenRules } from '../../../../tests/support/judge';
 import { ruleByCounting, wantedOf } from '../../../../tests/support/guide-robot';
+import { linesFromStrips } from '../../../../tests/support/strip-robot';
 import { winds } from '../../../../tests/support/paint-opening';
 import { removals, type Cut } from '../cuts';
 import type { Weeks } from '../wish';
-import { pageGuide } from '../guide';
+import { pageGuide, tickStrips } from '../guide';
 import { dotMm, sideOf } from '../paper';
 import { pageMarks, planRun, type Plan, type Run } from '.';
 
@@ -61,7 +62,7 @@ test('a page with a window in it is still written on: what is cut away is no wis
 	expect(planRun(plan).unplaced).toEqual([]);
 });
 
-test('a robot that only counts rules every page of a cut book, from corners that are there', () => {
+test('robots rule every page of a cut book, counting from corners that are there or by the tick strips', () => {
 	fc.assert(
 		fc.property(anyPlan, anyCuts, (plan, cuts) => {
 			const cut = { ...plan, notebook: a5, cuts };
@@ -69,7 +70,10 @@ test('a robot that only counts rules every page of a cut book, from corners that
 			for (const { number, columns, rows } of run.pages) {
 				const { steps, corners } = pageGuide(cut, run, number);
 				const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
-				expect(ruled).toEqual(wantedOf(pageMarks(cut, run, number)).all);
+				const { lines, all } = wantedOf(pageMarks(cut, run, number));
+				expect(ruled).toEqual(all);
+				const { top, side } = tickStrips(steps);
+				expect(linesFromStrips(top, side)).toEqual(lines);
 			}
 		}),
 		{ numRuns: often(60) }

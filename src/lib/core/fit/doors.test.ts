@@ -4,8 +4,9 @@ import { a5, planWith } from '../../../../tests/support/arbitraries';
 import { often } from '../../../../tests/support/effort';
 import { ruleByCounting, wantedOf } from '../../../../tests/support/guide-robot';
 import { brokenRules } from '../../../../tests/support/judge';
+import { linesFromStrips } from '../../../../tests/support/strip-robot';
 import type { Cut } from '../cuts';
-import { pageGuide } from '../guide';
+import { pageGuide, tickStrips } from '../guide';
 import { firstDayOfWeek, monthShape, weekdayNames } from '../month';
 import type { Wish } from '../wish';
 import { holdAt, pageMarks, pieceMarks, planRun, roomsOf, type Block, type Plan } from '.';
@@ -140,7 +141,14 @@ test('tabs of 2 × 6 on leaves cut back by 5 name one week on both sides, each 6
 
 describe('random sets on cut leaves', () => {
 	const anySet = fc.record({
-		form: fc.constantFrom('week-boxes', 'week-columns', 'week-rows', 'week-staggered'),
+		ruled: fc.constantFrom<[string, 1 | 2]>(
+			['week-boxes', 2],
+			['week-boxes', 1],
+			['week-columns', 2],
+			['week-rows', 2],
+			['week-rows', 1],
+			['week-staggered', 2]
+		),
 		month: fc.integer({ min: 1, max: 12 }),
 		weekStart: fc.constantFrom('monday' as const, 'sunday' as const, 'saturday' as const),
 		head: fc.constantFrom('none', 'top', 'place'),
@@ -154,16 +162,16 @@ describe('random sets on cut leaves', () => {
 		)
 	});
 
-	test('show each day of a week once and in order, in days of one size, and a robot rules them', () => {
+	test('show each day of a week once and in order, in days of one size, and robots rule them', () => {
 		fc.assert(
-			fc.property(anySet, ({ form, month, weekStart, head, spare, foot, cut }) => {
+			fc.property(anySet, ({ ruled: [form, pagesPerWeek], month, weekStart, head, spare, foot, cut }) => {
 				const rules = { [form]: { head, spare, foot } };
 				const members: Wish[] = [{ id: 'notes', kind: 'notes', importance: 'spare' }];
 				const cuts = cut
 					? [{ id: 'c', kind: 'strip' as const, leaves: { first: 23, last: 31 }, ...cut }]
 					: [];
 				const plan = {
-					...planOn(22, 37, cuts, set({ form, rules, members }, { short: 'fold' }), month),
+					...planOn(22, 37, cuts, set({ form, rules, members }, { short: 'fold', pagesPerWeek }), month),
 					weekStart
 				};
 				const run = planRun(plan);
@@ -192,7 +200,10 @@ describe('random sets on cut leaves', () => {
 				for (const { number, columns, rows } of run.pages) {
 					const { steps, corners } = pageGuide(plan, run, number);
 					const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
-					expect(ruled).toEqual(wantedOf(pageMarks(plan, run, number)).all);
+					const { lines, all } = wantedOf(pageMarks(plan, run, number));
+					expect(ruled).toEqual(all);
+					const { top, side } = tickStrips(steps);
+					expect(linesFromStrips(top, side)).toEqual(lines);
 				}
 			}),
 			{ numRuns: often(60) }
