@@ -164,48 +164,57 @@ describe('random sets on cut leaves', () => {
 
 	test('show each day of a week once and in order, in days of one size, and robots rule them', () => {
 		fc.assert(
-			fc.property(anySet, ({ ruled: [form, pagesPerWeek], month, weekStart, head, spare, foot, cut }) => {
-				const rules = { [form]: { head, spare, foot } };
-				const members: Wish[] = [{ id: 'notes', kind: 'notes', importance: 'spare' }];
-				const cuts = cut
-					? [{ id: 'c', kind: 'strip' as const, leaves: { first: 23, last: 31 }, ...cut }]
-					: [];
-				const plan = {
-					...planOn(22, 37, cuts, set({ form, rules, members }, { short: 'fold', pagesPerWeek }), month),
-					weekStart
-				};
-				const run = planRun(plan);
-				expect(brokenRules(plan, run)).toEqual([]);
-				const weeks = run.blocks.filter(({ wish }) => wish === 'weeks');
-				expect(new Set(weeks.map(({ facts }) => JSON.stringify(facts.cell))).size).toBe(
-					Math.min(1, weeks.length)
-				);
-				const shape = monthShape(plan.month, weekStart);
-				for (const block of weeks) {
-					const { as, pieces } = block;
-					const names = weekdayNames('en', weekStart, 'short');
-					const dates = pieces.flatMap(({ page }) =>
-						pieceMarks(plan, block, page).flatMap((mark) =>
-							mark.kind === 'text' && names.some((name) => mark.text.startsWith(name))
-								? [Number(/\d+/.exec(mark.text)?.[0])]
-								: []
-						)
+			fc.property(
+				anySet,
+				({ ruled: [form, pagesPerWeek], month, weekStart, head, spare, foot, cut }) => {
+					const rules = { [form]: { head, spare, foot } };
+					const members: Wish[] = [{ id: 'notes', kind: 'notes', importance: 'spare' }];
+					const cuts = cut
+						? [{ id: 'c', kind: 'strip' as const, leaves: { first: 23, last: 31 }, ...cut }]
+						: [];
+					const plan = {
+						...planOn(
+							22,
+							37,
+							cuts,
+							set({ form, rules, members }, { short: 'fold', pagesPerWeek }),
+							month
+						),
+						weekStart
+					};
+					const run = planRun(plan);
+					expect(brokenRules(plan, run)).toEqual([]);
+					const weeks = run.blocks.filter(({ wish }) => wish === 'weeks');
+					expect(new Set(weeks.map(({ facts }) => JSON.stringify(facts.cell))).size).toBe(
+						Math.min(1, weeks.length)
 					);
-					const first = Date.parse(firstDayOfWeek(shape, as.part?.week ?? 0));
-					const wanted = [0, 1, 2, 3, 4, 5, 6].map((day) =>
-						new Date(first + day * 86_400_000).getUTCDate()
-					);
-					expect([...dates].sort((a, b) => a - b)).toEqual([...wanted].sort((a, b) => a - b));
+					const shape = monthShape(plan.month, weekStart);
+					for (const block of weeks) {
+						const { as, pieces } = block;
+						const names = weekdayNames('en', weekStart, 'short');
+						const dates = pieces.flatMap(({ page }) =>
+							pieceMarks(plan, block, page).flatMap((mark) =>
+								mark.kind === 'text' && names.some((name) => mark.text.startsWith(name))
+									? [Number(/\d+/.exec(mark.text)?.[0])]
+									: []
+							)
+						);
+						const first = Date.parse(firstDayOfWeek(shape, as.part?.week ?? 0));
+						const wanted = [0, 1, 2, 3, 4, 5, 6].map((day) =>
+							new Date(first + day * 86_400_000).getUTCDate()
+						);
+						expect([...dates].sort((a, b) => a - b)).toEqual([...wanted].sort((a, b) => a - b));
+					}
+					for (const { number, columns, rows } of run.pages) {
+						const { steps, corners } = pageGuide(plan, run, number);
+						const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
+						const { lines, all } = wantedOf(pageMarks(plan, run, number));
+						expect(ruled).toEqual(all);
+						const { top, side } = tickStrips(steps);
+						expect(linesFromStrips(top, side)).toEqual(lines);
+					}
 				}
-				for (const { number, columns, rows } of run.pages) {
-					const { steps, corners } = pageGuide(plan, run, number);
-					const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
-					const { lines, all } = wantedOf(pageMarks(plan, run, number));
-					expect(ruled).toEqual(all);
-					const { top, side } = tickStrips(steps);
-					expect(linesFromStrips(top, side)).toEqual(lines);
-				}
-			}),
+			),
 			{ numRuns: often(60) }
 		);
 	});
