@@ -2,7 +2,8 @@ import { execFile, spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { bin, ensureBuilt, ensureInstalled, lazily, run } from './lib.mjs';
 
-const mostInstallingMs = 120_000;
+/** Where there is a browser already, a better one is not waited for longer than it saves. */
+const mostInstallingMs = 45_000;
 /** Debian's chromiums: the first one there is. The one without a window of its own does as much in less time. */
 const browsers = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 
@@ -134,8 +135,12 @@ function ensureChromium() {
 	const [best = '', other = ''] = browsers;
 	if (!existsSync(best)) {
 		console.log('Installing chromium …');
+		const patience = ['-o', 'Acquire::http::Timeout=10', '-o', 'Acquire::Retries=1'];
 		const apt = (/** @type {string[]} */ ...args) =>
-			spawnSync('apt-get', args, { stdio: 'inherit', timeout: mostInstallingMs }).status === 0;
+			spawnSync('apt-get', [...patience, ...args], {
+				stdio: 'inherit',
+				...(existsSync(other) ? { timeout: mostInstallingMs } : {})
+			}).status === 0;
 		const quiet = ['install', '-y', '-qq', '--no-install-recommends'];
 		if (!apt('update', '-qq') || !apt(...quiet, 'chromium-headless-shell'))
 			if (!existsSync(other)) run('apt-get', [...quiet, 'chromium']);
