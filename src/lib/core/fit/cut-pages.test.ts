@@ -4,14 +4,12 @@ import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { anyCuts } from '../../../../tests/support/cuts';
 import { brokenRules } from '../../../../tests/support/judge';
-import { ruleByCounting, wantedOf } from '../../../../tests/support/guide-robot';
-import { linesFromStrips } from '../../../../tests/support/strip-robot';
+import { robotsRule } from '../../../../tests/support/robots';
 import { winds } from '../../../../tests/support/paint-opening';
 import { removals, type Cut } from '../cuts';
 import type { Weeks } from '../wish';
-import { pageGuide, tickStrips } from '../guide';
 import { dotMm, sideOf } from '../paper';
-import { pageMarks, planRun, type Plan, type Run } from '.';
+import { planRun, type Plan, type Run } from '.';
 
 /** Places inside blocks where there is no paper; points of each square are looked up one by one. */
 function cutAway(plan: Plan, run: Run): string[] {
@@ -67,14 +65,7 @@ test('robots rule every page of a cut book, counting from corners that are there
 		fc.property(anyPlan, anyCuts, (plan, cuts) => {
 			const cut = { ...plan, notebook: a5, cuts };
 			const run = planRun(cut);
-			for (const { number, columns, rows } of run.pages) {
-				const { steps, corners } = pageGuide(cut, run, number);
-				const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
-				const { lines, all } = wantedOf(pageMarks(cut, run, number));
-				expect(ruled).toEqual(all);
-				const { top, side } = tickStrips(steps);
-				expect(linesFromStrips(top, side)).toEqual(lines);
-			}
+			robotsRule(cut, run);
 		}),
 		{ numRuns: often(60) }
 	);

@@ -2,11 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { a5, planWith } from '../../../../tests/support/arbitraries';
 import { often } from '../../../../tests/support/effort';
-import { ruleByCounting, wantedOf } from '../../../../tests/support/guide-robot';
+import { robotsRule } from '../../../../tests/support/robots';
 import { brokenRules } from '../../../../tests/support/judge';
-import { linesFromStrips } from '../../../../tests/support/strip-robot';
 import type { Cut } from '../cuts';
-import { pageGuide, tickStrips } from '../guide';
 import { firstDayOfWeek, monthShape, weekdayNames } from '../month';
 import type { Wish } from '../wish';
 import { holdAt, pageMarks, pieceMarks, planRun, roomsOf, type Block, type Plan } from '.';
@@ -205,14 +203,7 @@ describe('random sets on cut leaves', () => {
 						);
 						expect([...dates].sort((a, b) => a - b)).toEqual([...wanted].sort((a, b) => a - b));
 					}
-					for (const { number, columns, rows } of run.pages) {
-						const { steps, corners } = pageGuide(plan, run, number);
-						const ruled = ruleByCounting({ w: columns, h: rows }, JSON.stringify(steps), corners);
-						const { lines, all } = wantedOf(pageMarks(plan, run, number));
-						expect(ruled).toEqual(all);
-						const { top, side } = tickStrips(steps);
-						expect(linesFromStrips(top, side)).toEqual(lines);
-					}
+					robotsRule(plan, run);
 				}
 			),
 			{ numRuns: often(60) }
