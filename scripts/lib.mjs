@@ -32,11 +32,8 @@ export function run(command, args) {
  * @param {string[]} args
  */
 export function runBin(name, args) {
-	run(process.execPath, [...lazily, bin(name), ...args]);
+	run(process.execPath, [bin(name), ...args]);
 }
-
-/** For programs that use much code a little: they are quicker where less of it is compiled well. */
-export const lazily = ['--interrupt-budget=500000', '--max-semi-space-size=64'];
 
 /**
  * The file of an installed package's program.

@@ -1,7 +1,9 @@
 import { execFile, spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { bin, ensureBuilt, ensureInstalled, lazily, run } from './lib.mjs';
+import { bin, ensureBuilt, ensureInstalled, run } from './lib.mjs';
 
+/** Checks use much code a little: they are quicker where less of it is compiled well. */
+const lazily = ['--interrupt-budget=500000', '--max-semi-space-size=64'];
 /** Where there is a browser already, a better one is not waited for longer than it saves. */
 const mostInstallingMs = 45_000;
 /** Debian's chromiums: the first one there is. The one without a window of its own does as much in less time. */
