@@ -27,6 +27,7 @@
 	/** Tells what a colour of the screen is now. */
 	let probe = $state<HTMLSpanElement>();
 	let chart = $state.raw<EChartsType>();
+	let failed = $state(false);
 
 	/** The point that the arrow keys have reached. */
 	let reached = $state<number>();
@@ -71,11 +72,14 @@
 	onMount(() => {
 		let gone = false;
 		const resized = new ResizeObserver(() => chart?.resize());
-		void loadCharts().then((echarts) => {
-			if (gone || !frame) return;
-			chart = echarts.init(frame, undefined, { renderer: 'svg' });
-			resized.observe(frame);
-		});
+		loadCharts().then(
+			(echarts) => {
+				if (gone || !frame) return;
+				chart = echarts.init(frame, undefined, { renderer: 'svg' });
+				resized.observe(frame);
+			},
+			() => (failed = true)
+		);
 		return () => {
 			gone = true;
 			resized.disconnect();
@@ -130,10 +134,15 @@
 <p class="flex min-h-6 gap-3 text-sm print:hidden">
 	{#each ['png', 'svg'] as const as type (type)}
 		<button
-			class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
+			class="underline decoration-hairline underline-offset-4 enabled:hover:decoration-ink disabled:opacity-50"
 			aria-label="Save {name} as {type.toUpperCase()}"
+			disabled={!chart}
 			onclick={() => save(type)}>{type.toUpperCase()}</button
 		>
 	{/each}
-	<span aria-live="polite">{point?.words ?? ''}</span>
+	<span aria-live="polite"
+		>{failed
+			? 'The chart could not be fetched; the table tells the same. Reload to try again.'
+			: (point?.words ?? '')}</span
+	>
 </p>
