@@ -1,5 +1,6 @@
 import type { CDPSession, Page } from 'playwright';
-import { launch, openWindow, startApp } from '../e2e/app';
+import { startApp } from '../e2e/app';
+import { launch, openWindow } from '../e2e/chromium';
 import { summary, report } from './measure';
 
 declare global {

@@ -1,7 +1,7 @@
 import axe from 'axe-core';
 import { expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { onStage, visit } from './app';
+import { onStage, visit } from './stage';
 
 const stage = onStage('/', { wishes: 6 });
 

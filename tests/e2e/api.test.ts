@@ -5,7 +5,7 @@ import { checked, planSchema, toDocument } from '../../src/lib/core/formats';
 import { anyPlan, documentWith } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
-import { startApp, type App } from './app';
+import { type App, startApp } from './app';
 
 let app: App;
 beforeAll(async () => {
@@ -25,6 +25,8 @@ const post = (path: string, body: string, headers: Record<string, string> = {}) 
 	asked(`${app.address}${path}`, {
 		method: 'POST',
 		body,
+		// What is never answered is told with what was asked.
+		signal: AbortSignal.timeout(60_000),
 		headers: { 'content-type': 'application/json', ...headers }
 	});
 const plan = (document: unknown, query = '') =>

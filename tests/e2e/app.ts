@@ -1,17 +1,17 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
+import { Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, afterEach, beforeAll, beforeEach, expect } from 'vitest';
-import demoMonth from '../../demo/month.json';
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright';
+import Database from 'libsql';
 
 /** What lives for seconds is not worth compiling well: a function is when it has run eight times as long as usual. */
 const lazily = ['--interrupt-budget=1000000'];
 
 export interface App {
 	readonly address: string;
+	readonly database: string;
 	readonly stop: () => Promise<void>;
 	/** Ends the server at once, as a crash would, and starts it again on the same database and port. */
 	readonly crash: (whileDown?: () => Promise<void>) => Promise<void>;
@@ -23,6 +23,7 @@ export interface App {
  */
 export async function startApp(script: 'demo' | 'start', shareOn?: string): Promise<App> {
 	const folder = await mkdtemp(join(tmpdir(), 'horarium-'));
+	const database = join(folder, 'test.db');
 	let port = '0';
 	let server: ChildProcess;
 	const start = async () => {
@@ -32,17 +33,27 @@ export async function startApp(script: 'demo' | 'start', shareOn?: string): Prom
 				...process.env,
 				...(shareOn ? { HORARIUM_SHARE_ON: shareOn } : {}),
 				PORT: port,
-				HORARIUM_DB: join(folder, 'test.db')
+				HORARIUM_DB: database
 			},
 			stdio: ['ignore', 'pipe', 'inherit']
 		});
+		server.unref();
+		if (server.stdout instanceof Socket) server.stdout.unref();
 		return addressOf(server);
 	};
 	const address = await start();
 	port = new URL(address).port;
+	// A server that is not stopped ends with the process of its tests, and does not keep that from ending.
+	const left = () => {
+		server.kill();
+		rmSync(folder, { recursive: true, force: true });
+	};
+	process.once('exit', left);
 	return {
 		address,
+		database,
 		stop: async () => {
+			process.off('exit', left);
 			await ended(server, 'SIGTERM');
 			await rm(folder, { recursive: true, force: true });
 		},
@@ -73,220 +84,33 @@ function ended(server: ChildProcess, signal: NodeJS.Signals): Promise<void> {
 	});
 }
 
-/**
- * Parts of the browser that wait for a network, hold a painted page back, or start a page of their own for each window, as
- * the pop-ups of the address bar do. Given again as a whole, because the last list that is given counts.
- */
-const unused = [
-	'AimEnabled',
-	'AvoidUnnecessaryBeforeUnloadCheckSync',
-	'DestroyProfileOnBrowserClose',
-	'HttpsFirstBalancedModeAutoEnable',
-	'HttpsUpgrades',
-	'MediaRouter',
-	'NetworkTimeServiceQuerying',
-	'OptimizationHints',
-	'PaintHolding',
-	'PreconnectToSearch',
-	'WebUIOmniboxAimPopup',
-	'WebUIOmniboxPopup'
-];
-
-/** Debian's chromium, without reaching for any network. */
-const chromiumHere = {
-	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-	args: [
-		'--no-sandbox',
-		'--disable-gpu',
-		'--disable-quic',
-		'--no-first-run',
-		'--disable-background-networking',
-		'--disable-component-update',
-		'--disable-sync',
-		// What lives for seconds is not worth compiling well; pages in one process share what is compiled of their scripts.
-		'--js-flags=--no-opt,--no-maglev',
-		'--renderer-process-limit=1',
-		`--disable-features=${unused.join()}`
-	]
-};
-
-/** A browser whose windows share nothing and leave nothing behind. */
-export function launch(): Promise<Browser> {
-	return chromium.launch(chromiumHere);
-}
-
-/** A window as a person has it. */
-const usualWindow = {
-	viewport: { width: 1280, height: 800 },
-	locale: 'en-GB',
-	timezoneId: 'UTC',
-	reducedMotion: 'reduce'
-} as const;
-
-let ownWindow: Promise<BrowserContext> | undefined;
+let ownApp: Promise<App> | undefined;
 
 /**
- * The window that all test files of this process are in: what its browser has compiled once, it keeps. Only with a profile
- * of its own does a browser do that.
+ * The application that all test files of this process work with, with the demo data as it begins. One that has answered
+ * before knows the demo's runs, and what a browser has compiled it knows by the address.
  */
-function oneWindow(): Promise<BrowserContext> {
-	return (ownWindow ??= (async () => {
-		const profile = await mkdtemp(join(tmpdir(), 'horarium-profile-'));
-		process.once('exit', () => rmSync(profile, { recursive: true, force: true }));
-		const window = { ...chromiumHere, ...usualWindow };
-		return patient(await chromium.launchPersistentContext(profile, window));
-	})());
+export async function oneApp(): Promise<App> {
+	const began = ownApp !== undefined;
+	const app = await (ownApp ??= startApp('demo'));
+	const beginning = `${app.database}.beginning`;
+	const file = new Database(app.database);
+	if (began) begunAgain(file, beginning);
+	else file.exec(`vacuum into '${beginning}'`);
+	file.close();
+	return app;
 }
 
-/** A window as a person has it; every script error and every request that leaves the machine is noted. */
-export async function openWindow(
-	browser: Browser,
-	options: Parameters<Browser['newContext']>[0] = {}
-): Promise<{ context: BrowserContext; page: Page; troubles: string[] }> {
-	const context = await newWindow(browser, options);
-	const page = await context.newPage();
-	return { context, page, troubles: watch(page) };
-}
-
-async function newWindow(
-	browser: Browser,
-	options: Parameters<Browser['newContext']>[0] = {}
-): Promise<BrowserContext> {
-	return patient(await browser.newContext({ ...usualWindow, ...options }));
-}
-
-/** Other tests run beside. */
-function patient(context: BrowserContext): BrowserContext {
-	context.setDefaultTimeout(90_000);
-	return context;
-}
-
-/** Notes what goes wrong on a page. */
-export function watch(page: Page): string[] {
-	const troubles: string[] = [];
-	page.on('pageerror', (error) => troubles.push(error.message));
-	page.on('console', (message) => {
-		if (message.type() === 'error' && !message.text().includes('Failed to load resource'))
-			troubles.push(message.text());
-	});
-	page.on('request', (request) => {
-		const { hostname, protocol } = new URL(request.url());
-		if (protocol.startsWith('http') && hostname !== '127.0.0.1')
-			troubles.push(`a request left the machine: ${request.url()}`);
-	});
-	return troubles;
-}
-
-/** What a test file works with: a fresh window for each test, over one application and browser. */
-export interface Stage {
-	app: App;
-	/** A browser apart from the one that the test's windows are in. */
-	elsewhere: () => Promise<Browser>;
-	context: BrowserContext;
-	page: Page;
-	troubles: string[];
-}
-
-/**
- * Sets up the application with the demo data for a test file, and a fresh page at `path` for each test, in one window
- * whose scripts need not be read anew each time. What is not about the month's pages does with its first few `wishes`. After each test nothing may have gone wrong on its pages.
- */
-export function onStage(path = '/', { wishes }: { wishes?: number } = {}): () => Stage {
-	let stage: Stage;
-	let app: App;
-	let browser: Browser | undefined;
-	let context: BrowserContext;
-	const elsewhere = async () => (browser ??= await launch());
-	beforeAll(async () => {
-		[app, context] = await Promise.all([startApp('demo'), oneWindow()]);
-		if (wishes !== undefined) await shortened(app, context, wishes);
-	});
-	afterAll(async () => {
-		await Promise.all([app.stop(), browser?.close()]);
-	});
-	beforeEach(async () => {
-		const page = await context.newPage();
-		stage = { app, elsewhere, context, page, troubles: watch(page) };
-		await visit(page, app.address + path);
-	});
-	afterEach(async () => {
-		// What a test has told the browser to remember is no other test's business.
-		const { page } = stage;
-		// The next test begins with what this one left.
-		await expect
-			.poll(() => page.getByText('Saving …', { exact: true }).count(), { timeout: 30_000 })
-			.toBe(0);
-		if (page.url().startsWith(app.address)) await page.evaluate(() => localStorage.clear());
-		await context.clearPermissions();
-		// Without any window the browser would end.
-		for (const open of context.pages().slice(1)) await open.close();
-		expect(stage.troubles).toEqual([]);
-	});
-	return () => stage;
-}
-
-/** Has the demo month begun anew with its first wishes. */
-async function shortened(app: App, context: BrowserContext, wishes: number): Promise<void> {
-	const page = await context.newPage();
-	await page.goto(app.address);
-	const path = new URL(page.url()).pathname;
-	const document = { ...demoMonth, wishes: demoMonth.wishes.slice(0, wishes) };
-	const made = await context.request.post(`${app.address}/app/import`, { data: { document } });
-	expect(made.status(), await made.text()).toBe(201);
-	await context.request.patch(`${app.address}/app${path}`, { data: { deleted: true } });
-	await page.close();
-}
-
-/** Looks through the month's pages, which are drawn as they come near the window, until a text stands on one. */
-export async function drawn(page: Page, text: string): Promise<void> {
-	const there = page.locator('svg text', { hasText: text }).first();
-	await expect
-		.poll(async () => {
-			for (const spread of await page.getByRole('link', { name: /^Pages/ }).all()) {
-				if (await there.isVisible()) return true;
-				await spread.scrollIntoViewIfNeeded();
-			}
-			return there.isVisible();
-		})
-		.toBe(true);
-}
-
-/** Waits until everything shown is kept. */
-export async function saved(page: Page): Promise<void> {
-	await page
-		.getByTestId('save-state')
-		.filter({ hasText: /^\s*Saved\s*$/ })
-		.waitFor();
-}
-
-/** Opens a list field and takes an option, by its words or its place. */
-export async function choose(
-	page: Page,
-	field: RegExp,
-	option: string | RegExp | number
-): Promise<void> {
-	await page.getByRole('combobox', { name: field }).click();
-	const list = page.getByRole('listbox');
-	const item =
-		typeof option === 'number'
-			? list.getByRole('option').nth(option)
-			: list.getByRole('option', { name: option, exact: typeof option === 'string' });
-	await item.click();
-	await list.waitFor({ state: 'hidden' });
-}
-
-/** Goes to a page and waits until its controls answer. */
-export async function visit(page: Page, address: string): Promise<void> {
-	await page.goto(address, { waitUntil: 'commit' });
-	await live(page);
-}
-
-/** Loads a page again, as a person does, and waits until its controls answer. */
-export async function reloaded(page: Page): Promise<void> {
-	await page.reload({ waitUntil: 'commit' });
-	await live(page);
-}
-
-async function live(page: Page): Promise<void> {
-	await page.locator('html[data-live]').waitFor({ state: 'attached' });
+/** Puts what all tables of a database held in the beginning in place of what they hold. */
+function begunAgain(file: Database.Database, beginning: string): void {
+	file.exec(`pragma foreign_keys = off; attach '${beginning}' as beginning; begin immediate`);
+	const tables = file
+		.prepare<[]>(`select name from sqlite_schema where type = 'table' and name not like 'sqlite_%'`)
+		.raw()
+		.all();
+	for (const table of tables) {
+		const name = `"${String(table)}"`;
+		file.exec(`delete from main.${name}; insert into main.${name} select * from beginning.${name}`);
+	}
+	file.exec('commit');
 }

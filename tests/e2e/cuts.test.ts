@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
-import { onStage, saved, visit } from './app';
+import { onStage, saved, visit } from './stage';
 
 const stage = onStage();
 

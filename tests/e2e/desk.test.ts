@@ -1,5 +1,5 @@
 import { test } from 'vitest';
-import { onStage, saved, visit } from './app';
+import { onStage, saved, visit } from './stage';
 
 const stage = onStage();
 

@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import type { Browser } from 'playwright';
-import { type App, launch, openWindow, reloaded, saved, startApp, visit } from './app';
+import { type App, startApp } from './app';
+import { launch, openWindow } from './chromium';
+import { reloaded, saved, visit } from './stage';
 
 let app: App;
 let browser: Browser;

@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { choose, onStage, reloaded, saved, visit } from './app';
+import { choose, onStage, reloaded, saved, visit } from './stage';
 
 const stage = onStage('/months');
 let page: Page;

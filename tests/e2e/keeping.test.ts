@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { a5 } from '../support/arbitraries';
-import { onStage } from './app';
+import { onStage } from './stage';
 
 const stage = onStage('/months');
 

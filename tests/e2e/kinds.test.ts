@@ -2,7 +2,7 @@ import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import { begin, idGiver, kinds } from '../../src/lib/core/catalogue';
 import demoMonth from '../../demo/month.json';
-import { onStage, saved, visit } from './app';
+import { onStage, saved, visit } from './stage';
 
 const stage = onStage('/', { wishes: 6 });
 let page: Page;

@@ -1,7 +1,7 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import demoMonth from '../../demo/month.json';
-import { choose, onStage, reloaded, visit } from './app';
+import { choose, onStage, reloaded, visit } from './stage';
 
 const stage = onStage('/', { wishes: 2 });
 let page: Page;

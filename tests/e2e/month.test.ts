@@ -1,7 +1,9 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { BrowserContext, Page } from 'playwright';
 import { readPdf } from '../support/read-pdf';
-import { type App, choose, drawn, onStage, reloaded, saved, visit, watch } from './app';
+import type { App } from './app';
+import { watch } from './chromium';
+import { choose, drawn, onStage, reloaded, saved, visit } from './stage';
 
 const stage = onStage();
 let app: App;

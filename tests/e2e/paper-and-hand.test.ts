@@ -4,7 +4,8 @@ import demoMonth from '../../demo/month.json';
 import type { BrowserContext, Page } from 'playwright';
 import { dotMm, type Notebook } from '../../src/lib/core/paper';
 import { readPdf } from '../support/read-pdf';
-import { type App, choose, drawn, onStage, saved, visit } from './app';
+import type { App } from './app';
+import { choose, drawn, onStage, saved, visit } from './stage';
 
 const stage = onStage('/notebooks');
 let app: App;

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { BrowserContext, Page } from 'playwright';
-import { type App, choose, onStage, reloaded, saved } from './app';
+import type { App } from './app';
+import { choose, onStage, reloaded, saved } from './stage';
 
 const stage = onStage();
 let app: App;

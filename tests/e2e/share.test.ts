@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
-import { type App, onStage, openWindow, reloaded, startApp, visit } from './app';
+import { type App, startApp } from './app';
+import { openWindow } from './chromium';
+import { onStage, reloaded, visit } from './stage';
 
 const stage = onStage();
 /** Another address of this machine, as one on a network would be. */

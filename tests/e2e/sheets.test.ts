@@ -4,7 +4,9 @@ import { PNG } from 'pngjs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
-import { type App, onStage, openWindow, reloaded, saved, startApp, visit } from './app';
+import { type App, startApp } from './app';
+import { openWindow } from './chromium';
+import { onStage, reloaded, saved, visit } from './stage';
 
 const stage = onStage();
 let empty: App;

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { onStage, reloaded, saved, visit } from './app';
+import { onStage, reloaded, saved, visit } from './stage';
 
 const stage = onStage('/', { wishes: 3 });
 

@@ -4,7 +4,7 @@ import demoMonth from '../../demo/month.json';
 import { killsAtFirstStart, killsDuringSaves, startsAtOnce } from '../hard/kills';
 import { killsDuringRestores } from '../hard/restores';
 import { hostileImports, oddRequests } from '../hard/requests';
-import { startApp, type App } from './app';
+import { type App, startApp } from './app';
 
 let app: App;
 beforeAll(async () => {

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import demoMonth from '../../demo/month.json';
-import { choose, onStage, saved, visit } from './app';
+import { choose, onStage, saved, visit } from './stage';
 
 const stage = onStage();
 

@@ -1,6 +1,6 @@
 import type { Page } from 'playwright';
 import { expect, test } from 'vitest';
-import { onStage, reloaded, saved, visit } from './app';
+import { onStage, reloaded, saved, visit } from './stage';
 
 const stage = onStage('/', { wishes: 2 });
 

@@ -1,4 +1,5 @@
-import { cp, mkdtemp, rm } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
+import { copyFile, cp, mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
@@ -86,12 +87,19 @@ async function goBack(server: Server, database: string): Promise<boolean> {
 	return asked.then(({ status }) => status === 200).catch(() => false);
 }
 
-/** All that a database holds, as one text. */
-async function stateOf(path: string): Promise<string> {
-	const store = await openStore(path);
-	try {
-		return JSON.stringify(await store.dump());
-	} finally {
-		store.close();
-	}
+/**
+ * All that a database holds, as one text. It is read from a copy: a file that was opened is let go of later, at any moment,
+ * and what lies beside it goes then.
+ */
+function stateOf(path: string): Promise<string> {
+	return inFolder(async (copy) => {
+		for (const part of ['', '-wal'])
+			if (existsSync(path + part)) await copyFile(path + part, copy + part);
+		const store = await openStore(copy);
+		try {
+			return JSON.stringify(await store.dump());
+		} finally {
+			store.close();
+		}
+	});
 }
