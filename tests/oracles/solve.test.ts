@@ -63,6 +63,28 @@ test('whenever it is broken off there is a legal run, and its bound holds', () =
 	}
 });
 
+test('problems worked on by turns, while what is kept is forgotten, cost what they cost alone', () => {
+	const fine: Effort = { ...usualEffort, between: 50 };
+	for (const seed of seeds(often(40, 12))) {
+		const cache = new PackingCache(0);
+		const aim = seed % 2 ? 'balanced' : 'fewest-pages';
+		const problems = [1, 2, 3, 4].map((nth) => ordinaryMonth(6, 10 * seed + nth, aim));
+		const turns = problems.map((problem) => solve(problem, cache, fine));
+		const found: (Progress | undefined)[] = problems.map(() => undefined);
+		while (found.includes(undefined))
+			for (const [at, turn] of turns.entries()) {
+				const { done, value } = found[at] ? {} : turn.next();
+				if (done) found[at] = value;
+			}
+		for (const [at, problem] of problems.entries()) {
+			const alone = solved(problem);
+			const { best, bound } = found[at] ?? alone;
+			expect(faultsOf(problem, best), `seed ${seed}`).toEqual([]);
+			expect([best.cost, bound], `seed ${seed}`).toEqual([alone.best.cost, alone.bound]);
+		}
+	}
+});
+
 test('however the work is divided, the price is the same', () => {
 	const cache = new PackingCache();
 	for (const aim of ['fewest-pages', 'balanced', 'roomiest'] as const)

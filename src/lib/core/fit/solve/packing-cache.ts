@@ -22,6 +22,8 @@ function emptyRow(trade: Trade): Row {
 export class PackingCache implements Prices {
 	private readonly packings = new Map<string, readonly Rect[] | 'none' | 'unknown'>();
 	private readonly lists = new Map<string, OptionList>();
+	/** Counts on when what is kept is forgotten: a search that began before still holds lists. */
+	private nextKey = 0;
 	private rows = emptyRow(nothing);
 	private kept = 0;
 	/** Area of the largest page. */
@@ -52,7 +54,7 @@ export class PackingCache implements Prices {
 				h: Math.min(...options.map(({ h }) => h))
 			};
 			list = {
-				key: this.lists.size,
+				key: this.nextKey++,
 				options: indexed,
 				loss,
 				purpose,
