@@ -36,6 +36,8 @@ export interface PlannerWorker {
 	warm: (plan: Plan) => Promise<void>;
 	/** The aims that are not the plan's own. What `build` of the program has worked out before in this browser is not worked out again. */
 	suggestOthers: (plan: Plan, build: string) => Promise<Suggestion[] | undefined>;
+	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
+	tryOut: (plan: Plan) => Promise<Summary | undefined>;
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	compare: (plan: Plan) => Promise<Summary>;
 	/** The run of another plan than the one at hand. */
@@ -63,6 +65,21 @@ export interface PlannerWorker {
 const patienceMs = 200;
 const cache = new PackingCache();
 let newest = 0;
+let newestTrial = 0;
+
+/** How much is being worked on that somebody waits for; what nobody does rests meanwhile. */
+let awaited = 0;
+const resting: (() => void)[] = [];
+
+async function first<T>(work: Promise<T>): Promise<T> {
+	awaited++;
+	try {
+		return await work;
+	} finally {
+		awaited--;
+		if (awaited === 0) for (const goOn of resting.splice(0)) goOn();
+	}
+}
 
 const { port1, port2 } = new MessageChannel();
 const waiting: (() => void)[] = [];
@@ -76,9 +93,28 @@ function pause(): Promise<void> {
 	});
 }
 
-async function planned(
+function planned(
 	plan: Plan,
 	current: () => boolean,
+	better: (run: Run) => void = () => {}
+): Promise<Run | undefined> {
+	return first(worked(plan, current, pause, better));
+}
+
+/** A plan that nobody waits for. */
+function plannedBeside(plan: Plan, current: () => boolean): Promise<Run | undefined> {
+	const turn = async () => {
+		await pause();
+		while (awaited > 0) await new Promise<void>((goOn) => resting.push(goOn));
+	};
+	return worked(plan, current, turn);
+}
+
+/** Plans in steps; before each one it waits for its turn. */
+async function worked(
+	plan: Plan,
+	current: () => boolean,
+	turn: () => Promise<void>,
 	better: (run: Run) => void = () => {}
 ): Promise<Run | undefined> {
 	const work = planning(plan, cache);
@@ -91,7 +127,7 @@ async function planned(
 			if (run.blocks.length > 0) better(run);
 			shown = performance.now();
 		}
-		await pause();
+		await turn();
 		if (!current()) return undefined;
 		state = work.next();
 	}
@@ -105,7 +141,7 @@ expose({
 	},
 	warm: async (plan) => {
 		const own = newest;
-		await planned(plan, () => own === newest);
+		await plannedBeside(plan, () => own === newest);
 	},
 	suggestOthers: async (plan, build) => {
 		const own = newest;
@@ -114,13 +150,18 @@ expose({
 			if (aim === plan.aim) continue;
 			const aimed = { ...plan, aim };
 			const known = await knownSummary(build, aimed);
-			const run = known ? undefined : await planned(aimed, () => own === newest);
+			const run = known ? undefined : await plannedBeside(aimed, () => own === newest);
 			const summary = known ?? (run && summaryOf(run));
 			if (!summary) return undefined;
 			if (run) void keepSummary(build, aimed, summary);
 			suggestions.push({ aim, summary });
 		}
 		return suggestions;
+	},
+	tryOut: async (plan) => {
+		const own = ++newestTrial;
+		const run = await planned(plan, () => own === newestTrial);
+		return run && summaryOf(run);
 	},
 	compare: async (plan) => {
 		const run = await planned(plan, () => true);

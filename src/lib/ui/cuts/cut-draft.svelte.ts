@@ -156,8 +156,8 @@ export class CutDraft {
 	}
 
 	private async reckon(cut: Cut): Promise<void> {
-		const outcome = await this.desk.compare(this.desk.planWithCut(cut));
+		const outcome = await this.desk.tryOut(this.desk.planWithCut(cut));
 		// A newer draft has its own answer on the way.
-		if (cut === this.cut) this.outcome = outcome;
+		if (outcome && cut === this.cut) this.outcome = outcome;
 	}
 }

@@ -468,6 +468,11 @@ export class MonthDesk {
 		return this.planFor({ ...this.month, cuts: [...others, cut] });
 	}
 
+	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
+	tryOut(plan: Plan): Promise<Summary | undefined> | undefined {
+		return this.planner?.tryOut(plan);
+	}
+
 	/** What the same wishes come to in another notebook or another month. */
 	compare(plan: Plan): Promise<Summary> | undefined {
 		return this.planner?.compare(plan);

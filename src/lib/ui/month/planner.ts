@@ -59,6 +59,11 @@ export class Planner {
 		return this.remote.suggestOthers(plan, version);
 	}
 
+	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
+	tryOut(plan: Plan): Promise<Summary | undefined> {
+		return this.remote.tryOut(plan);
+	}
+
 	/** What another plan comes to. */
 	compare(plan: Plan): Promise<Summary> {
 		return this.remote.compare(plan);
