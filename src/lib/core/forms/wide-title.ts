@@ -56,7 +56,12 @@ function below(setting: Setting, layout: Layout, width: number): Layout {
 		generous: true,
 		stretches: false,
 		facts: { ...layout.facts, title: titleHeight },
-		rooms: layout.rooms?.map((place) => ({ ...place, x: place.x + x, y: place.y + titleHeight })),
+		// What is inside goes along to the middle; the room below has the whole width already.
+		rooms: layout.rooms?.flatMap((place) => {
+			const moved = { ...place, y: place.y + titleHeight };
+			if (place.y >= h) return [moved];
+			return place.x + place.w <= w ? [{ ...moved, x: place.x + x }] : [];
+		}),
 		why: [`title ${titleHeight}, ${width} across, over the other ${w}`, ...layout.why],
 		marks: () => [
 			[
