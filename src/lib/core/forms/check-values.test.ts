@@ -125,6 +125,25 @@ describe('habits', () => {
 		expect(best('rhythm-boxes', thrice, page(28, 40)).capacity).toBe(2 + 3 * 4 + 1);
 		const monthly = { items: [{ name: 'Oil', rhythm: 'monthly' as const }] };
 		expect(best('rhythm-boxes', monthly, page(28, 40)).capacity).toBe(1);
+		// What is said to have no rhythm is done every day, as its records have it.
+		expect(best('rhythm-boxes', { items: items(1) }, page(48, 40)).capacity).toBe(31);
+	});
+
+	test('below a calendar under a wider title the room is as wide as the title, inside the page', () => {
+		const wish = { title: 'Months', cell: { w: 1, h: 1 } };
+		const below = answer('month-grid', wish, page(17, 14)).map(({ rooms }) => rooms?.[0]);
+		expect(below.map((room) => [room?.x, room?.w])).toEqual([
+			[0, 17],
+			[0, 17],
+			[0, 12]
+		]);
+	});
+
+	test('a calendar that nobody gave a cell has none below 2, too small for a date and a sign', () => {
+		expect(answer('month-grid', {}, page(13, 40))).toEqual([]);
+		expect(answer('month-grid', {}, page(28, 12))).toEqual([]);
+		expect(best('month-grid', {}, page(14, 40)).cell?.w).toBe(2);
+		expect(best('month-grid', { cell: { w: 1, h: 1 } }, page(13, 40)).cell?.w).toBe(1);
 	});
 
 	test('notes below say how it is marked, what counts as done and what belongs together', () => {

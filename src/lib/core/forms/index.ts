@@ -51,6 +51,7 @@ export * from './content';
 export * from './rule';
 export { titleStyle } from './common-rules';
 export { naturalWidth, twoLines } from './title-band';
+export { rhythmOf } from './labels';
 export { hexagonAt, hexagonColour, hexagonField } from './hexagon';
 
 const ruled: readonly Form[] = [

@@ -2,7 +2,7 @@ import { flagRule } from './rule';
 import { letters, textWidth } from '../hand';
 import { cellOf } from '../month';
 import type { Setting } from './form';
-import type { Item } from './content';
+import type { Item, Rhythm } from './content';
 
 /** Names of habits where a wish has none yet. */
 const samples: readonly Item[] = [{ name: 'First' }, { name: 'Second' }, { name: 'Third' }];
@@ -48,9 +48,14 @@ export function sectionsOf(setting: Setting): readonly Section[] {
 	}));
 }
 
+/** How often a habit is meant to be done: every day where nothing is said. */
+export function rhythmOf({ rhythm = 'daily' }: Item): Rhythm {
+	return rhythm;
+}
+
 /** Whether a habit has one box a week and none a day. */
-export function isWeekly({ rhythm }: Item): boolean {
-	return rhythm === 'weekly';
+export function isWeekly(item: Item): boolean {
+	return rhythmOf(item) === 'weekly';
 }
 
 /** Row of the month's grid that a day stands in, from 1. */

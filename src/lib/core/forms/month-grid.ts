@@ -43,6 +43,9 @@ const columnsOfLarge = 4.6;
 /** Lowest cell that is offered without being asked for: the date and a word. */
 const leastCell = 3;
 
+/** Cells that nobody asked for have room for a date and a sign at least. */
+const dateCell = 2;
+
 /** Heights to offer: up to the most, or as high as there is room, and lower ones that still bear a word. */
 function cellHeights(setting: Setting, highest: number, height: number, top: number): number[] {
 	const asked = cellSize.of(setting);
@@ -52,7 +55,7 @@ function cellHeights(setting: Setting, highest: number, height: number, top: num
 		highest
 	);
 	const lower = [1, 2, 3].map((less) => most - less).filter((cell) => cell >= leastCell);
-	return [most, ...lower];
+	return most >= dateCell ? [most, ...lower] : [];
 }
 
 /** Cells lower than this are too low to write events into. */
@@ -84,6 +87,7 @@ function sums(setting: Setting, cell: Size, top: number): string {
 function onPage(setting: Setting, room: Room & { span: 'page' }): Layout[] {
 	const top = titleRows(setting);
 	const width = cellSize.of(setting)?.w ?? Math.floor(room.w / columns);
+	if (width < dateCell && !cellSize.of(setting)) return [];
 	const highest = Math.floor(tallest * width);
 	const usual = cellHeights(setting, highest, room.h, top);
 	const higher = cellSize.of(setting) ? [] : [2, 1].map((more) => highest + more);
@@ -142,6 +146,7 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 	const widest = cell?.w ?? Math.max(...splits.map((left) => widthOf(room, left)));
 	const top = titleRows(setting);
 	const height = Math.min(room.left.h, room.right.h);
+	if (widest < dateCell && !cell) return [];
 	return widthsBelow(setting, widest).flatMap((width) =>
 		splits.flatMap((left) =>
 			cellHeights(setting, highestFor(width), height, top).flatMap(

@@ -2,7 +2,7 @@ import { nameSide, titleStyle } from './common-rules';
 import { field, grid, text, type FieldMark, type Mark, type Subject } from '../draw';
 import { cellOf } from '../month';
 import { pageForm, type Setting } from './form';
-import { itemNames, itemsOf, labelsOf, sectionsOf } from './labels';
+import { itemNames, itemsOf, labelsOf, rhythmOf, sectionsOf } from './labels';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import type { Item } from './content';
@@ -20,7 +20,7 @@ function daysByWeek({ month }: Setting): number[] {
 /** Boxes of a habit, gathered as they are ruled: by week where the rhythm is weekly. */
 export function boxesOf(item: Item, setting: Setting): number[] {
 	const weeks = daysByWeek(setting);
-	switch (item.rhythm ?? 'weekly') {
+	switch (rhythmOf(item)) {
 		case 'monthly':
 			return [1];
 		case 'times-a-week':
@@ -133,7 +133,7 @@ function boxFields(
 	y: number
 ): FieldMark[] {
 	const apart = groups.some((count) => count > 1) ? 1 : 0;
-	const rhythm = item?.rhythm ?? 'weekly';
+	const rhythm = item ? rhythmOf(item) : 'daily';
 	const days = daysByWeek(setting);
 	let at = x;
 	let before = 0;

@@ -6,7 +6,7 @@ import { dayField } from './key';
 import { itemNames, itemsOf, labelsOf } from './labels';
 import { fitLabel } from './mini-month';
 import { titleSum } from './rows';
-import { choiceRule } from './rule';
+import { openChoice } from './rule';
 import { titleMarks, titleRows } from './title-band';
 
 /** Cells across and down of the smallest ring that holds so many days. */
@@ -32,19 +32,19 @@ function nameLines(setting: Setting): number {
 	return setting.content.items ? itemsOf(setting).length : 0;
 }
 
-const lines = choiceRule({
+const lines = openChoice({
 	name: 'lines',
 	label: 'Round the middle',
 	options: [
 		['one', 'one ring of days'],
 		['each', 'a line a habit']
 	],
-	usual: 'one'
+	unsaid: 'as many as there are habits'
 });
 
 /**
  * The month's days in a ring around a free centre for a picture or a word, the first at the top left, clockwise; names
- * stand on lines below it. Or a line a habit (`lines` "each"), one round the other, each with its name in the squares
+ * stand on lines below it. Or a line a habit (`lines` "each", and where there are several), one round the other, each with its name in the squares
  * before its first day. Cells as large as they go, up to 3 squares. A spiral is not offered, because people lose the day
  * in it (common practice).
  */
@@ -54,8 +54,15 @@ export const ring = pageForm({
 	content: ['title', 'items'],
 	rules: [titleStyle, lines, squareCell],
 	layouts: (setting, there) =>
-		lines.of(setting) === 'each' ? lineEach(setting, there) : oneRing(setting, there)
+		(lines.of(setting) ?? usualLines(setting)) === 'each'
+			? lineEach(setting, there)
+			: oneRing(setting, there)
 });
+
+/** A cell of one ring tells of one thing a day. */
+function usualLines(setting: Setting): 'one' | 'each' {
+	return nameLines(setting) > 1 ? 'each' : 'one';
+}
 
 /** A line a habit round the middle: the innermost has its days and its name, each further one eight cells more. */
 function lineEach(setting: Setting, there: Size): PageLayout[] {

@@ -127,6 +127,10 @@ describe('habits', () => {
 		const marks = marksOf('ring', wish);
 		expect(written(marks, '31')).toHaveLength(2);
 		expect(written(marks, 'Water')[0]).toMatchObject({ x: 0, y: 0 });
+		// One ring tells of one thing a day, so several have a line each unless one is asked for.
+		expect(written(marksOf('ring', { ...wish, lines: undefined }), '31')).toHaveLength(2);
+		expect(written(marksOf('ring', { ...wish, lines: 'one' }), '31')).toHaveLength(1);
+		expect(written(marksOf('ring', { items: [{ name: 'Water' }] }), '31')).toHaveLength(1);
 	});
 });
 

@@ -1,4 +1,4 @@
-import type { Item } from '../forms';
+import { rhythmOf, type Item } from '../forms';
 import { cellOf, weekdayOf, type MonthShape } from '../month';
 
 /** What was marked of a habit: its days, its weeks' boxes, and boxes that are of no day. */
@@ -81,7 +81,7 @@ export function habitTally(
 			byWeekday
 		};
 	};
-	switch (item.rhythm ?? 'daily') {
+	switch (rhythmOf(item)) {
 		case 'times-a-week':
 			return byWeek((own) => Math.min(item.goal ?? 3, own.length), 'week');
 		case 'weekly':
