@@ -41,14 +41,29 @@ export function arrange(page: Size, taken: readonly Rect[], blocks: readonly Fit
 	return stacked(page, taken, rects) ?? centred(page, taken, rects);
 }
 
-/** What stands alone in its rows goes to the middle. */
+/** What stands in the same rows goes to the middle together, where nothing is held there. */
 function centred(page: Size, taken: readonly Rect[], rects: readonly Rect[]): Rect[] {
-	return rects.map((rect, index) => {
-		const others = [...taken, ...rects.filter((_, other) => other !== index)];
-		const left = page.w - rect.w;
-		const alone = others.every(({ y, h }) => y + h <= rect.y || rect.y + rect.h <= y);
-		return alone && left < 2 * leastArt.w ? { ...rect, x: Math.floor(left / 2) } : rect;
-	});
+	const moved = new Map<Rect, number>();
+	for (const band of bandsOf(rects)) {
+		const [top, bottom] = [Math.min(...band.map(({ y }) => y)), Math.max(...band.map(foot))];
+		const from = Math.min(...band.map(({ x }) => x));
+		const left = page.w - (Math.max(...band.map(({ x, w }) => x + w)) - from);
+		const free = taken.every(({ y, h }) => y + h <= top || bottom <= y);
+		if (free && left < 2 * leastArt.w)
+			for (const rect of band) moved.set(rect, Math.floor(left / 2) - from);
+	}
+	return rects.map((rect) => ({ ...rect, x: rect.x + (moved.get(rect) ?? 0) }));
+}
+
+/** Blocks that share rows, directly or by others between them. */
+function bandsOf(rects: readonly Rect[]): Rect[][] {
+	const bands: Rect[][] = [];
+	for (const rect of rects.toSorted((a, b) => a.y - b.y)) {
+		const last = bands.at(-1);
+		if (last && rect.y < Math.max(...last.map(foot))) last.push(rect);
+		else bands.push([rect]);
+	}
+	return bands;
 }
 
 /**

@@ -3,25 +3,16 @@ import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
 import { grown } from './grow';
-import { footprintOf } from './footprint';
-import type { Part } from './parts';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
 import { blocksOf, inRoom, unseated, type Seated } from './seated';
 import { allWishes } from '../wish';
-import { obstaclesOn, overFold } from './pinned';
+import { bandOn, grownOver, lowered, overSpread, withoutAir, type Placed } from './over-spread';
+import { obstaclesOn } from './pinned';
 import type { PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
-import { forWeeks, onPageOf, sharedRooms, sheetsOf, usableSquares } from './sheets';
+import { onPageOf, sharedRooms, sheetsOf, usableSquares } from './sheets';
 import { isShared } from './hosting';
-import type { Place, Solution } from './solve';
-
-/** A block on its way into the run. */
-interface Placed {
-	readonly part: Part;
-	readonly choice: Choice;
-	readonly cost: number;
-	readonly place: Place;
-}
+import type { Solution } from './solve';
 
 /** The run that a solution stands for; `bound` is what no solution can cost less than. */
 export function compose(
@@ -41,14 +32,11 @@ export function compose(
 				: item.spreadChoices[sheet.pair ?? -1]?.[place.option];
 		return option ? [{ part: item.part, choice: option.choice, cost: option.cost, place }] : [];
 	});
-	const alone = (page: number) => placed.filter(({ place }) => onBoth(place, page)).length === 1;
+	const grown = placed.map((own) => grownOver(plan, planned, placed, own));
 	const seated = [
 		...fixed.map((held): Seated => ({ ...held, discomfort: 0 })),
-		...placed.flatMap((own) => {
-			const whole = alone(own.place.page) && alone(own.place.page + 1);
-			return overSpread(planned, placed, whole ? grownOver(plan, planned, own) : own);
-		}),
-		...sheets.flatMap((_, page) => onPage(plan, planned, placed, page))
+		...grown.flatMap((own) => overSpread(planned, grown, own)),
+		...sheets.flatMap((_, page) => onPage(plan, planned, grown, page))
 	];
 	const blocks = [...drawnBlocks(plan), ...seated.flatMap((own) => blocksOf(plan, own))];
 	const order = new Map(allWishes(plan.wishes).map(({ id }, index) => [id, index]));
@@ -118,68 +106,6 @@ function sizeOf({ w, h }: Rect): Size {
 	return { w, h };
 }
 
-/** Whether something lies on a page, wholly or with one half. */
-function onBoth({ span, page }: Place, number: number): boolean {
-	return page === number || (span === 'spread' && page + 1 === number);
-}
-
-/** What has both pages of a spread for itself, in all of their room, where it is no less comfortable there. */
-function grownOver(plan: Plan, { sheets, fixed }: PlannedProblem, own: Placed): Placed {
-	const { choice, place, part } = own;
-	const [left, right] = [sheets[place.page], sheets[place.page + 1]];
-	if (place.span !== 'spread' || part.wish.size || !left || !right) return own;
-	if (part.wish.part && (left.under ?? right.under)) return own;
-	if ([left, right].some((sheet) => obstaclesOn(sheet, fixed).length > 0)) return own;
-	const room: Room = {
-		span: 'spread',
-		left: left.size,
-		right: right.size,
-		gutter: plan.notebook.gutter
-	};
-	return { ...own, choice: inRoom(plan, choice, room) ?? choice };
-}
-
-/** What lies over the fold, against it on both pages. */
-function overSpread(
-	planned: PlannedProblem,
-	placed: readonly Placed[],
-	{ part, choice, cost, place }: Placed
-): Seated[] {
-	const { sheets } = planned;
-	const pages = [sheets[place.page], sheets[place.page + 1]];
-	const [left, right] = pages.map((sheet) => (sheet && part.wish.part ? forWeeks(sheet) : sheet));
-	const { room } = choice;
-	if (place.span !== 'spread' || room.span !== 'spread' || !left || !right) return [];
-	const y = left.origin.y + lowered(planned, placed, place.page);
-	return [{ choice, room, pieces: overFold(left, right, room, y), discomfort: cost }];
-}
-
-/**
- * Rows by which what lies over a spread stands lower: under the cover's word, where the cover has to share its page with it
- * and nothing else does.
- */
-function lowered(
-	{ sheets, fixed, air }: PlannedProblem,
-	placed: readonly Placed[],
-	left: number
-): number {
-	const pages = [left, left + 1];
-	const [only, ...others] = placed.flatMap(({ part, place }) =>
-		place.span === 'page' && pages.includes(place.page) ? [{ kind: part.wish.kind, place }] : []
-	);
-	if (only?.kind !== 'cover' || others.length > 0) return 0;
-	const rows = withoutAir(only.place.rect, air).h + 1;
-	const there = pages.every((page) => {
-		const sheet = sheets[page];
-		if (!sheet || obstaclesOn(sheet, fixed).length > 0) return false;
-		// The other page may have fewer rows.
-		return placed.every(({ choice, place }) =>
-			bandOn(choice, place, page, sheet.size).every(({ h }) => rows + h <= sheet.size.h)
-		);
-	});
-	return there ? rows : 0;
-}
-
 /** Blocks of one page, arranged around what is fixed there and what a spread takes of it. */
 function onPage(
 	plan: Plan,
@@ -188,11 +114,16 @@ function onPage(
 	page: number
 ): Seated[] {
 	const sheet = planned.sheets[page];
-	const own = placed.flatMap(({ place, ...rest }) =>
-		place.span === 'page' && place.page === page
-			? [{ ...rest, rect: withoutAir(place.rect, planned.air) }]
-			: []
+	// What stands below a spread makes way for as much as that has grown.
+	const down = Math.max(
+		0,
+		...placed.map(({ place, more = 0 }) => ([page, page - 1].includes(place.page) ? more : 0))
 	);
+	const own = placed.flatMap(({ place, ...rest }) => {
+		if (place.span !== 'page' || place.page !== page) return [];
+		const rect = withoutAir(place.rect, planned.air);
+		return [{ ...rest, rect: { ...rect, y: rect.y + down } }];
+	});
 	if (!sheet || own.length === 0) return [];
 	const { number } = sheet.page;
 	// A page of a week is its own, unless a person has sized it.
@@ -251,20 +182,6 @@ function unseen(plan: Plan, told: readonly { readonly wish: string }[]): Unplace
 			: 'nothing of a page stays in view all through the set there: cut a strip off its leaves, or a part at the top or the foot';
 		return [{ wish: id, reason }];
 	});
-}
-
-/** The rows that a spread takes of a page, its members included. */
-function bandOn(choice: Choice, place: Place, page: number, size: Size): Rect[] {
-	const taken = footprintOf(choice);
-	if (place.span !== 'spread' || taken.span !== 'spread') return [];
-	if (page !== place.page && page !== place.page + 1) return [];
-	const { h } = page === place.page ? taken.left : taken.right;
-	return [{ x: 0, y: 0, w: size.w, h }];
-}
-
-/** A block's own squares, without those that keep its neighbours away. */
-function withoutAir({ x, y, w, h }: Rect, air: number): Rect {
-	return { x, y, w: w - air, h: h - air };
 }
 
 /** Whether the same form fills a larger room. */

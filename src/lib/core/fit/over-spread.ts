@@ -1,0 +1,124 @@
+import type { Room } from '../forms';
+import type { Rect, Size } from '../paper';
+import type { Choice } from './choices';
+import { footprintOf } from './footprint';
+import type { Part } from './parts';
+import { obstaclesOn, overFold } from './pinned';
+import type { Plan } from './plan';
+import type { PlannedProblem } from './problem-of';
+import { inRoom, type Seated } from './seated';
+import { forWeeks } from './sheets';
+import type { Place } from './solve';
+
+/** A block on its way into the run. */
+export interface Placed {
+	readonly part: Part;
+	readonly choice: Choice;
+	readonly cost: number;
+	readonly place: Place;
+	/** Rows by which it was made higher, over a spread, than it was planned. */
+	readonly more?: number;
+}
+
+/** Whether something lies on a page, wholly or with one half. */
+function onBoth({ span, page }: Place, number: number): boolean {
+	return page === number || (span === 'spread' && page + 1 === number);
+}
+
+/**
+ * What lies over a spread, in all of its pages' room, or in that which others leave below it: where it is no less
+ * comfortable there.
+ */
+export function grownOver(
+	plan: Plan,
+	{ sheets, fixed, air }: PlannedProblem,
+	placed: readonly Placed[],
+	own: Placed
+): Placed {
+	const { choice, place, part } = own;
+	const [left, right] = [sheets[place.page], sheets[place.page + 1]];
+	if (place.span !== 'spread' || part.wish.size || !left || !right) return own;
+	if (part.wish.part && (left.under ?? right.under)) return own;
+	if ([left, right].some((sheet) => obstaclesOn(sheet, fixed).length > 0)) return own;
+	const { gutter } = plan.notebook;
+	const others = placed.filter(
+		(other) =>
+			other !== own && [place.page, place.page + 1].some((page) => onBoth(other.place, page))
+	);
+	if (others.length === 0) {
+		const room: Room = { span: 'spread', left: left.size, right: right.size, gutter };
+		return { ...own, choice: inRoom(plan, choice, room) ?? choice };
+	}
+	const { room } = choice;
+	if (choice.inside || part.wish.part || room.span !== 'spread') return own;
+	const feet = others.map(({ place: other }) =>
+		other.span === 'page' ? foot(withoutAir(other.rect, air)) : Infinity
+	);
+	const more = Math.min(left.size.h, right.size.h) - Math.max(room.left.h, room.right.h, ...feet);
+	if (more <= 0) return own;
+	const higher: Room = {
+		...room,
+		left: { w: left.size.w, h: room.left.h + more },
+		right: { w: right.size.w, h: room.right.h + more }
+	};
+	const grown = inRoom(plan, choice, higher) ?? choice;
+	if (grown.room.span !== 'spread' || grown.room.left.h < room.left.h) return own;
+	return { ...own, choice: grown, more: grown.room.left.h - room.left.h };
+}
+
+const foot = ({ y, h }: Rect) => y + h;
+
+/** What lies over the fold, against it on both pages. */
+export function overSpread(
+	planned: PlannedProblem,
+	placed: readonly Placed[],
+	{ part, choice, cost, place }: Placed
+): Seated[] {
+	const { sheets } = planned;
+	const pages = [sheets[place.page], sheets[place.page + 1]];
+	const [left, right] = pages.map((sheet) => (sheet && part.wish.part ? forWeeks(sheet) : sheet));
+	const { room } = choice;
+	if (place.span !== 'spread' || room.span !== 'spread' || !left || !right) return [];
+	const y = left.origin.y + lowered(planned, placed, place.page);
+	return [{ choice, room, pieces: overFold(left, right, room, y), discomfort: cost }];
+}
+
+/**
+ * Rows by which what lies over a spread stands lower: under the cover's word, where the cover has to share its page with it
+ * and nothing else does.
+ */
+export function lowered(
+	{ sheets, fixed, air }: PlannedProblem,
+	placed: readonly Placed[],
+	left: number
+): number {
+	const pages = [left, left + 1];
+	const [only, ...others] = placed.flatMap(({ part, place }) =>
+		place.span === 'page' && pages.includes(place.page) ? [{ kind: part.wish.kind, place }] : []
+	);
+	if (only?.kind !== 'cover' || others.length > 0) return 0;
+	const rows = withoutAir(only.place.rect, air).h + 1;
+	const there = pages.every((page) => {
+		const sheet = sheets[page];
+		if (!sheet || obstaclesOn(sheet, fixed).length > 0) return false;
+		// The other page may have fewer rows.
+		return placed.every(({ choice, place }) =>
+			bandOn(choice, place, page, sheet.size).every(({ h }) => rows + h <= sheet.size.h)
+		);
+	});
+	return there ? rows : 0;
+}
+
+/** The rows that a spread takes of a page, its members included. */
+export function bandOn(choice: Choice, place: Place, page: number, size: Size): Rect[] {
+	const taken = footprintOf(choice);
+	if (place.span !== 'spread' || taken.span !== 'spread') return [];
+	if (page !== place.page && page !== place.page + 1) return [];
+	const { h } = page === place.page ? taken.left : taken.right;
+	return [{ x: 0, y: 0, w: size.w, h }];
+}
+
+/** A block's own squares, without those that keep its neighbours away. */
+export function withoutAir({ x, y, w, h }: Rect, air: number): Rect {
+	return { x, y, w: w - air, h: h - air };
+}
