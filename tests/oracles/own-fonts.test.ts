@@ -115,6 +115,21 @@ describe('a font file', () => {
 		});
 	});
 
+	test('whose tables are damaged, one at a time, is refused in words and not read for ever', async () => {
+		const at = new DataView(arabic.buffer, arabic.byteOffset, arabic.byteLength);
+		for (let entry = 44; entry < 44 + 20 * at.getUint16(12); entry += 20) {
+			const [offset, packed, length] = [4, 8, 12].map((place) => at.getUint32(entry + place));
+			if (packed === length) continue;
+			const file = new Uint8Array(arabic);
+			file.fill(0xff, (offset ?? 0) + 2, (offset ?? 0) + Math.ceil((packed ?? 0) / 2));
+			expect(await checkFont(file)).toEqual({
+				ok: false,
+				reason: expect.stringContaining('damaged')
+			});
+		}
+		expect(await checkFont(arabic.subarray(0, 60))).toMatchObject({ ok: false });
+	});
+
 	test('that is none, or is cut off, is refused in words', async () => {
 		for (const file of [
 			new Uint8Array(),

@@ -3,6 +3,7 @@ import PDFDocument from 'pdfkit';
 import type { Ranges } from '$lib/core/hand';
 import { coverageOf, fontType, openFaces } from '$lib/core/render/faces';
 import { collectPdf } from '$lib/core/render/pdf-file';
+import { hasWholeTables } from './woff-tables';
 
 /** A font file that can be written with, or one sentence on why it cannot. */
 export type FontCheck =
@@ -17,6 +18,8 @@ export async function checkFont(file: Uint8Array): Promise<FontCheck> {
 	const refused = (reason: string): FontCheck => ({ ok: false, reason });
 	if (fontType(file) === 'font/woff2')
 		return refused('WOFF2 files cannot go into a PDF: take the TTF, OTF or WOFF of this font.');
+	if (fontType(file) === 'font/woff' && !hasWholeTables(file))
+		return refused('This WOFF file is damaged: a part of it is missing or cannot be unpacked.');
 	try {
 		const font = create(Buffer.from(file));
 		if ('fonts' in font)
