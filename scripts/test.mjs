@@ -35,13 +35,14 @@ const checks = [
 	counted('format', ['prettier', '--check', '--log-level', 'warn', '.'])
 ];
 process.env.HORARIUM_BUILD = ensureBuilt();
-// Browser tests want a core and a half, so one file of them runs beside all others, and two only in the end.
-const browser = (/** @type {number} */ part) => () =>
-	vitest(`browser tests, part ${part}`, ['browser'], `${part}/3`);
-const tests = [
-	inTurn(() => vitest('unit tests, referees', ['unit', 'oracles']), browser(3)),
-	inTurn(browser(1), browser(2))
-];
+const parts = 4;
+const browser = Array.from(
+	{ length: parts },
+	(_, part) => () => vitest(`browser tests, part ${part + 1}`, ['browser'], `${part + 1}/${parts}`)
+);
+// Browser tests want a core and a half, so one part of them runs beside all others, and two only in the end.
+const left = [() => vitest('unit tests, referees', ['unit', 'oracles']), ...browser];
+const tests = [inTurn(left), inTurn(left)];
 for (const check of checks) add(await check);
 for (const counts of tests) for (const count of await counts) add(count);
 
@@ -85,14 +86,14 @@ function counted(name, [program = '', ...args]) {
 }
 
 /**
- * One after another.
- * @param {...(() => Promise<Count>)} steps
+ * One after another, as long as any are left that nobody else has taken.
+ * @param {(() => Promise<Count>)[]} left
  * @returns {Promise<Count[]>}
  */
-async function inTurn(...steps) {
+async function inTurn(left) {
 	/** @type {Count[]} */
 	const counts = [];
-	for (const step of steps) counts.push(await step());
+	for (let step = left.shift(); step; step = left.shift()) counts.push(await step());
 	return counts;
 }
 

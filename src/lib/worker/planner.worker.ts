@@ -134,6 +134,18 @@ async function worked(
 	return state.value;
 }
 
+async function remediesOf(plan: Plan, run: Run, wish: string): Promise<Remedy[]> {
+	const own = newest;
+	const search = findRemedies(plan, run, wish, cache);
+	let state = search.next();
+	while (!state.done) {
+		await pause();
+		if (own !== newest) return [];
+		state = search.next();
+	}
+	return state.value;
+}
+
 expose({
 	plan: (plan, better) => {
 		const own = ++newest;
@@ -169,17 +181,7 @@ expose({
 		return summaryOf(run);
 	},
 	runOf: (plan) => planned(plan, () => true),
-	remedies: async (plan, run, wish) => {
-		const own = newest;
-		const search = findRemedies(plan, run, wish, cache);
-		let state = search.next();
-		while (!state.done) {
-			await pause();
-			if (own !== newest) return [];
-			state = search.next();
-		}
-		return state.value;
-	},
+	remedies: (plan, run, wish) => first(remediesOf(plan, run, wish)),
 	leveled: async (...asked) => leveled(...asked),
 	making: async (...asked) => makingPlan(...asked),
 	timeFor: async (plan, workshop) => {

@@ -61,9 +61,10 @@ export function grownOver(
 		left: { w: left.size.w, h: room.left.h + more },
 		right: { w: right.size.w, h: room.right.h + more }
 	};
-	const grown = inRoom(plan, choice, higher) ?? choice;
-	if (grown.room.span !== 'spread' || grown.room.left.h < room.left.h) return own;
-	return { ...own, choice: grown, more: grown.room.left.h - room.left.h };
+	const grown = inRoom(plan, choice, higher);
+	if (grown?.room.span !== 'spread') return own;
+	const grew = Math.max(grown.room.left.h - room.left.h, grown.room.right.h - room.right.h);
+	return grew < 0 ? own : { ...own, choice: grown, more: grew };
 }
 
 const foot = ({ y, h }: Rect) => y + h;
