@@ -9,7 +9,7 @@ import {
 } from './common-rules';
 import { grid, line, move, type Mark } from '../draw';
 import type { Size } from '../paper';
-import { eventMarks, eventSums, sideColumnMarks, unfitEvents } from './cell-events';
+import { eventMarks, eventSums, sideColumnMarks } from './cell-events';
 import {
 	dateMarks,
 	dayFields,
@@ -18,7 +18,17 @@ import {
 	weekdayMarks,
 	type CalendarPart
 } from './calendar-cells';
-import { cellDiscomfort, ranked, type Form, type Layout, type Room, type Setting } from './form';
+import { ranked, type Form, type Layout, type Room, type Setting } from './form';
+import {
+	cellHeights,
+	columns,
+	comfortOf,
+	dateCell,
+	highestFor,
+	widestFor,
+	widthOf,
+	widthsBelow
+} from './month-cells';
 import { titleMarks, titleRows } from './title-band';
 
 const splitRule = numberRule({
@@ -33,42 +43,10 @@ const overflow = flagRule({
 	name: 'overflow',
 	label: 'what finds no room in its cell stands beside the grid'
 });
-const columns = 7;
 /** Cells are at most so many times as high as wide: on one page 4 × 5 or 4 × 6 (common practice). */
 const tallest = 1.5;
 /** Narrowest side column that words fit into, the square beside the grid included. */
 const leastSide = 5;
-/** A large page's cells are so many times narrower than it: 7 squares on 33, 8 on 40. */
-const columnsOfLarge = 4.6;
-/** Lowest cell that is offered without being asked for: the date and a word. */
-const leastCell = 3;
-
-/** Cells that nobody asked for have room for a date and a sign at least. */
-const dateCell = 2;
-
-/** Heights to offer: up to the most, or as high as there is room, and lower ones that still bear a word. */
-function cellHeights(setting: Setting, highest: number, height: number, top: number): number[] {
-	const asked = cellSize.of(setting);
-	if (asked) return [asked.h];
-	const most = Math.min(
-		Math.floor((height - top - headerOf(setting)) / setting.month.weeks),
-		highest
-	);
-	const lower = [1, 2, 3].map((less) => most - less).filter((cell) => cell >= leastCell);
-	return most >= dateCell ? [most, ...lower] : [];
-}
-
-/** Cells lower than this are too low to write events into. */
-const writableCell = 4;
-
-/** Cells are sized by the busiest day; an event without a row costs comfort, and so do cells that are low. */
-function comfortOf(setting: Setting, cell: Size): number {
-	const unfit = unfitEvents(setting, cell.h).length;
-	const low = cell.h >= writableCell ? 0 : cell.h === leastCell ? 70 : 100;
-	const small = cellDiscomfort(low > 0 ? cell.w : Math.min(cell.w, cell.h));
-	return Math.min(100, low + small + 5 * Math.min(6, unfit));
-}
-
 /** Events that found no row stand in the outer side column of the right page, if that is asked for. */
 function sideMarks(setting: Setting, part: CalendarPart, over: number, down: number): Mark[] {
 	if (!overflow.of(setting) || over < leastSide) return [];
@@ -154,34 +132,6 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 			)
 		)
 	);
-}
-
-/** Cells are squares, but narrow ones, and those of large pages, may be a square higher than wide. */
-function highestFor(width: number): number {
-	return width === 6 ? width : width + 1;
-}
-
-/** The widest cells, and narrower ones that leave wider rooms beside the grid and still hold events. */
-function widthsBelow(setting: Setting, widest: number): number[] {
-	if (cellSize.of(setting)) return [widest];
-	const narrower = [widest - 1, widest - 2].filter((width) => width >= writableCell);
-	return [widest, ...narrower];
-}
-
-/**
- * Widest cells with so many columns on the left; beyond 6 they gain no legibility (common practice), but on large pages
- * they grow with the page.
- */
-function widthOf(room: Room & { span: 'spread' }, left: number): number {
-	const page = Math.min(room.left.w, room.right.w);
-	// A room that a grid fills exactly is drawn as that grid.
-	const exact = room.left.w / left;
-	if (Number.isInteger(exact) && room.right.w === exact * (columns - left)) return exact;
-	return Math.min(widestFor(room, left), Math.max(6, Math.floor(page / columnsOfLarge)));
-}
-
-function widestFor(room: Room & { span: 'spread' }, left: number): number {
-	return Math.min(Math.floor(room.left.w / left), Math.floor(room.right.w / (columns - left)));
 }
 
 function spreadLayout(
