@@ -9,7 +9,10 @@ const mostInstallingMs = 45_000;
 /** Debian's chromiums: the first one there is. The one without a window of its own does as much in less time. */
 const browsers = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 
-/** @typedef {{ passed: number, failed: number }} Count */
+/** @typedef {{ passed: number, failed: number, faults: string[] }} Count */
+/** @typedef {{ status: string, fullName: string, failureMessages: string[] }} Test */
+/** @typedef {{ name: string, message: string, assertionResults: Test[] }} TestFile */
+/** @typedef {{ numPassedTests: number, numFailedTests: number, testResults: TestFile[] }} Report */
 
 ensureInstalled();
 ensureChromium();
@@ -20,7 +23,7 @@ mkdirSync(results, { recursive: true });
 
 step('svelte-kit', ['@sveltejs/kit:svelte-kit', 'sync']);
 /** @type {Count} */
-const total = { passed: 0, failed: 0 };
+const total = { passed: 0, failed: 0, faults: [] };
 // These wait for different things, so they run side by side.
 const checks = [
 	counted('types', [
@@ -46,13 +49,16 @@ const tests = [inTurn(left), inTurn(left)];
 for (const check of checks) add(await check);
 for (const counts of tests) for (const count of await counts) add(count);
 
-console.log(`${total.passed} passed, ${total.failed} failed`);
+// Whoever sees only the end of a long log is to see what failed, too.
+for (const fault of total.faults) console.log(`\n✗ ${fault}`);
+console.log(`\n${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed > 0 ? 1 : 0);
 
 /** @param {Count} count */
-function add({ passed, failed }) {
+function add({ passed, failed, faults }) {
 	total.passed += passed;
 	total.failed += failed;
+	total.faults.push(...faults);
 }
 
 /**
@@ -79,7 +85,11 @@ function counted(name, [program = '', ...args]) {
 			{ maxBuffer: 64 * 1024 * 1024 },
 			(error, stdout, stderr) => {
 				console.log(`\n— ${name}\n${stdout}${stderr}`);
-				resolve({ passed: error ? 0 : 1, failed: error ? 1 : 0 });
+				resolve({
+					passed: error ? 0 : 1,
+					failed: error ? 1 : 0,
+					faults: error ? [`${name}\n${shortly(stdout + stderr)}`] : []
+				});
 			}
 		);
 	});
@@ -124,12 +134,28 @@ function vitest(name, projects, part) {
 	return new Promise((resolve) => {
 		child.on('close', (status) => {
 			console.log(`\n— ${name}: ${status === 0 ? 'passed' : 'failed'}`);
-			if (!existsSync(file)) return resolve({ passed: 0, failed: 1 });
-			const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
-			const failed = Math.max(numFailedTests, status === 0 ? 0 : 1);
-			resolve({ passed: numPassedTests, failed });
+			const faults = status === 0 ? [] : [`${name}: ended with ${status}`];
+			if (!existsSync(file)) return resolve({ passed: 0, failed: 1, faults });
+			/** @type {Report} */
+			const report = JSON.parse(readFileSync(file, 'utf8'));
+			for (const { name, message, assertionResults } of report.testResults) {
+				if (message) faults.push(`${name}\n${shortly(message)}`);
+				for (const test of assertionResults)
+					if (test.status === 'failed')
+						faults.push(`${name}: ${test.fullName}\n${shortly(test.failureMessages.join('\n'))}`);
+			}
+			const failed = Math.max(report.numFailedTests, status === 0 ? 0 : 1);
+			resolve({ passed: report.numPassedTests, failed, faults });
 		});
 	});
+}
+
+/**
+ * The beginning of a text, where most of what is wrong is told.
+ * @param {string} text
+ */
+function shortly(text) {
+	return text.trim().split('\n').slice(0, 30).join('\n');
 }
 
 /** Names the browser of the tests; where only the slower one is found, or none, installs Debian's if it can be had. */
