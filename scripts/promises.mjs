@@ -1,9 +1,7 @@
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { ESLint } from 'eslint';
+import { dirname, join, relative } from 'node:path';
 import { svelte2tsx } from 'svelte2tsx';
-import ts from 'typescript-eslint';
-import { root } from './lib.mjs';
+import { root, runBin } from './lib.mjs';
 
 /*
  * Looks for promises that nobody waits for: what goes wrong in them is lost. Components are turned into TypeScript first, so
@@ -53,30 +51,19 @@ writeFileSync(
 	})
 );
 
-const eslint = new ESLint({
-	cwd: root,
-	overrideConfigFile: true,
-	overrideConfig: [
-		{
-			files: ['**/*.{ts,tsx}'],
-			languageOptions: {
-				parser: ts.parser,
-				parserOptions: { project: join(folder, 'tsconfig.json'), tsconfigRootDir: root }
-			},
-			linterOptions: { reportUnusedDisableDirectives: 'off' },
-			plugins: { '@typescript-eslint': ts.plugin },
-			rules: {
-				'@typescript-eslint/no-floating-promises': 'error',
-				'@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }]
-			}
+const rules = join(folder, 'rules.json');
+writeFileSync(
+	rules,
+	JSON.stringify({
+		plugins: ['typescript'],
+		categories: { correctness: 'off' },
+		rules: {
+			'typescript/no-floating-promises': 'error',
+			'typescript/no-misused-promises': ['error', { checksVoidReturn: false }]
 		}
-	]
-});
-const results = await eslint.lintFiles([
-	'.svelte-kit/components/src/**/*.tsx',
-	'src/**/*.ts',
-	'tests/**/*.ts'
-]);
-const said = await (await eslint.loadFormatter('stylish')).format(results);
-console.log(said || `${results.length} files wait for all their promises`);
-process.exit(results.some(({ errorCount }) => errorCount > 0) ? 1 : 0);
+	})
+);
+
+// What lies in a hidden folder is looked at only where each file is named.
+const named = components.map((component) => relative(root, join(folder, `${component}.tsx`)));
+runBin('oxlint', ['--type-aware', '--config', rules, ...named, 'src', 'tests', 'scripts']);
