@@ -15,6 +15,8 @@ const leastArt = { w: 6, h: 5 };
 const mostArt = 2;
 /** Free rows that are put above blocks and between them at most, besides the one that is there anyway. */
 const mostMargin = 2;
+/** Free columns that are put between neighbours at most, besides the one that is there anyway. */
+const mostBetween = 2;
 
 /**
  * Puts a page's blocks in reading order where they still fit that way, with a square between them; else leaves them
@@ -41,7 +43,10 @@ export function arrange(page: Size, taken: readonly Rect[], blocks: readonly Fit
 	return stacked(page, taken, rects) ?? centred(page, taken, rects);
 }
 
-/** What stands in the same rows goes to the middle together, where nothing is held there. */
+/**
+ * What stands in the same rows goes to the middle together, where nothing is held there; first neighbours move apart, so
+ * that their titles are not read as one.
+ */
 function centred(page: Size, taken: readonly Rect[], rects: readonly Rect[]): Rect[] {
 	const moved = new Map<Rect, number>();
 	for (const band of bandsOf(rects)) {
@@ -49,21 +54,38 @@ function centred(page: Size, taken: readonly Rect[], rects: readonly Rect[]): Re
 		const from = Math.min(...band.map(({ x }) => x));
 		const left = page.w - (Math.max(...band.map(({ x, w }) => x + w)) - from);
 		const free = taken.every(({ y, h }) => y + h <= top || bottom <= y);
-		if (free && left < 2 * leastArt.w)
-			for (const rect of band) moved.set(rect, Math.floor(left / 2) - from);
+		if (!free || left >= 2 * leastArt.w) continue;
+		const columns = columnsOf(band);
+		const gaps = columns.length - 1;
+		const more = gaps > 0 ? Math.min(mostBetween, Math.floor(left / gaps)) : 0;
+		const first = Math.floor((left - gaps * more) / 2) - from;
+		for (const [index, column] of columns.entries())
+			for (const rect of column) moved.set(rect, first + index * more);
 	}
 	return rects.map((rect) => ({ ...rect, x: rect.x + (moved.get(rect) ?? 0) }));
 }
 
-/** Blocks that share rows, directly or by others between them. */
-function bandsOf(rects: readonly Rect[]): Rect[][] {
-	const bands: Rect[][] = [];
-	for (const rect of rects.toSorted((a, b) => a.y - b.y)) {
-		const last = bands.at(-1);
-		if (last && rect.y < Math.max(...last.map(foot))) last.push(rect);
-		else bands.push([rect]);
+/** Blocks that share columns, directly or by others between them, from left to right. */
+const columnsOf = (rects: readonly Rect[]) => joined(rects, ({ x, w }) => [x, x + w]);
+
+/** Blocks that share rows, directly or by others between them, from top to bottom. */
+const bandsOf = (rects: readonly Rect[]) => joined(rects, (rect) => [rect.y, foot(rect)]);
+
+/** Blocks whose stretches overlap, directly or by others between them. */
+function joined(
+	rects: readonly Rect[],
+	stretch: (rect: Rect) => readonly [number, number]
+): readonly (readonly Rect[])[] {
+	const groups: { rects: Rect[]; end: number }[] = [];
+	for (const rect of rects.toSorted((a, b) => stretch(a)[0] - stretch(b)[0])) {
+		const [start, end] = stretch(rect);
+		const last = groups.at(-1);
+		if (last && start < last.end) {
+			last.rects.push(rect);
+			last.end = Math.max(last.end, end);
+		} else groups.push({ rects: [rect], end });
 	}
-	return bands;
+	return groups.map(({ rects }) => rects);
 }
 
 /**
@@ -115,8 +137,8 @@ function spread(page: Size, taken: readonly Rect[], rects: readonly Rect[]): rea
 
 const foot = (rect: Rect | undefined) => (rect ? rect.y + rect.h : 0);
 
-/** Each block at the first place that is free, top left first; undefined when one finds none. */
-function inOrder(page: Size, taken: readonly Rect[], sizes: readonly Size[]): Rect[] | undefined {
+/** Each block at the first place that is free and a square from its neighbours, top left first; undefined when one finds none. */
+export function inOrder(page: Size, taken: readonly Rect[], sizes: readonly Size[]): Rect[] | undefined {
 	const placed: Rect[] = [];
 	for (const { w, h } of sizes) {
 		const others = [...taken, ...placed];

@@ -3,10 +3,20 @@ import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
 import { grown } from './grow';
+import { levelled, type DayRows } from './levelled';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
 import { blocksOf, inRoom, unseated, type Seated } from './seated';
 import { allWishes } from '../wish';
-import { bandOn, grownOver, lowered, overSpread, withoutAir, type Placed } from './over-spread';
+import {
+	bandOn,
+	coverFirst,
+	grownOver,
+	isCover,
+	lowered,
+	overSpread,
+	withoutAir,
+	type Placed
+} from './over-spread';
 import { obstaclesOn } from './pinned';
 import type { PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
@@ -122,8 +132,9 @@ function onPage(
 	const own = placed.flatMap(({ place, ...rest }) => {
 		if (place.span !== 'page' || place.page !== page) return [];
 		const rect = withoutAir(place.rect, planned.air);
-		return [{ ...rest, rect: { ...rect, y: rect.y + down } }];
+		return [{ ...rest, cover: isCover(rest.part), rect: { ...rect, y: rect.y + down } }];
 	});
+	own.sort(coverFirst);
 	if (!sheet || own.length === 0) return [];
 	const { number } = sheet.page;
 	// A page of a week is its own, unless a person has sized it.
@@ -156,8 +167,12 @@ function onPage(
 			}
 		}))
 	);
+	const level = levelled(sheet.size, taken, rects, (index) => {
+		const [choice, rect] = [own[index]?.choice, rects[index]];
+		return choice && rect ? dayRows(plan, choice, rect) : new Map();
+	});
 	return own.map(({ choice, cost, rect }, index) => {
-		const final = rects[index] ?? rect;
+		const final = level[index] ?? rect;
 		const room: Room = { span: 'page', w: final.w, h: final.h };
 		if (!choice.inside) {
 			const pieces: Pieces = [{ page: number, rect: onPageOf(sheet, final) }];
@@ -169,6 +184,17 @@ function onPage(
 		];
 		return { choice: ruled, room: ruled.room, pieces, discomfort: cost };
 	});
+}
+
+/** The rows in which a block of a size shows its days. */
+function dayRows(plan: Plan, { as, form }: Choice, { w, h }: Size): DayRows {
+	const [layout] = form.layouts(settingOf(plan, as, form), { span: 'page', w, h });
+	const [marks = []] = layout?.marks() ?? [];
+	return new Map(
+		marks.flatMap((mark) =>
+			mark.kind === 'field' && mark.about.day !== undefined ? [[mark.about.day, mark.y]] : []
+		)
+	);
 }
 
 /** Members of a set that should be seen all through it, where nothing of its pages is. */

@@ -1,5 +1,6 @@
 import type { Room } from '../forms';
 import type { Rect, Size } from '../paper';
+import { inOrder } from './arrange';
 import type { Choice } from './choices';
 import { footprintOf } from './footprint';
 import type { Part } from './parts';
@@ -86,7 +87,7 @@ export function overSpread(
 
 /**
  * Rows by which what lies over a spread stands lower: under the cover's word, where the cover has to share its page with it
- * and nothing else does.
+ * and everything else finds room below.
  */
 export function lowered(
 	{ sheets, fixed, air }: PlannedProblem,
@@ -94,21 +95,34 @@ export function lowered(
 	left: number
 ): number {
 	const pages = [left, left + 1];
-	const [only, ...others] = placed.flatMap(({ part, place }) =>
-		place.span === 'page' && pages.includes(place.page) ? [{ kind: part.wish.kind, place }] : []
+	const onPages = placed.flatMap(({ part, place }) =>
+		place.span === 'page' && pages.includes(place.page)
+			? [{ cover: isCover(part), page: place.page, ...withoutAir(place.rect, air) }]
+			: []
 	);
-	if (only?.kind !== 'cover' || others.length > 0) return 0;
-	const rows = withoutAir(only.place.rect, air).h + 1;
+	const cover = onPages.find(({ cover }) => cover);
+	if (!cover) return 0;
+	const rows = cover.h + 1;
 	const there = pages.every((page) => {
 		const sheet = sheets[page];
 		if (!sheet || obstaclesOn(sheet, fixed).length > 0) return false;
-		// The other page may have fewer rows.
-		return placed.every(({ choice, place }) =>
-			bandOn(choice, place, page, sheet.size).every(({ h }) => rows + h <= sheet.size.h)
+		const bands = placed.flatMap(({ choice, place }) =>
+			bandOn(choice, place, page, sheet.size).map((band) => ({ ...band, y: rows }))
 		);
+		// The other page may have fewer rows.
+		if (bands.some((band) => foot(band) > sheet.size.h)) return false;
+		const own = onPages.filter((block) => block.page === page).sort(coverFirst);
+		return inOrder(sheet.size, bands, own) !== undefined;
 	});
 	return there ? rows : 0;
 }
+
+/** Whether a part of the month is its cover. */
+export const isCover = ({ wish }: Part) => wish.kind === 'cover';
+
+/** Puts a cover before what shares its page. */
+export const coverFirst = (a: { cover: boolean }, b: { cover: boolean }) =>
+	Number(b.cover) - Number(a.cover);
 
 /** The rows that a spread takes of a page, its members included. */
 export function bandOn(choice: Choice, place: Place, page: number, size: Size): Rect[] {

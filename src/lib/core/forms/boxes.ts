@@ -88,7 +88,7 @@ function arrange(setting: Setting, there: Size): Arrangement | undefined {
 
 /**
  * Named boxes of equal size in a × b with gaps of 1: (width − (a − 1) · gap) ÷ a, likewise down below the title; what is
- * over stays free at the right and below. They fill the room they are given. (Common practice.)
+ * over stays free evenly at the sides, and below. They fill the room they are given. (Common practice.)
  */
 export const boxes = pageForm({
 	id: 'boxes',
@@ -104,6 +104,7 @@ export const boxes = pageForm({
 			const top = titleRows(setting);
 			const { across, down, gap, box } = way;
 			const used = { w: across * (box.w + gap) - gap, h: top + down * (box.h + gap) - gap };
+			const left = Math.floor((size.w - used.w) / 2);
 			const gaps = (count: number) => (count > 1 ? ` + ${count - 1} × ${gap}` : '');
 			return [
 				{
@@ -127,7 +128,7 @@ export const boxes = pageForm({
 						...titleMarks(setting, size.w, false),
 						...namesOf(setting).flatMap((name, place) =>
 							boxMarks(setting, name, place + 1, {
-								x: (place % across) * (box.w + gap),
+								x: left + (place % across) * (box.w + gap),
 								y: top + Math.floor(place / across) * (box.h + gap),
 								...box
 							})

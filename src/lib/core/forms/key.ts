@@ -49,18 +49,23 @@ export function levelsOf({ content }: Setting): readonly string[] {
 	return names.length >= 2 ? names.slice(0, 6) : usual;
 }
 
-/** The key in a width: a swatch of 2 × 2 squares and a name for each level; undefined when too narrow. */
+/**
+ * The key in a width: a swatch of 2 × 2 squares and a name for each level, as many in each row as can be; undefined when
+ * too narrow.
+ */
 export function keyIn(setting: Setting, width: number): Key | undefined {
 	const names = levelsOf(setting);
 	const entry = swatch + Math.max(...names.map((name) => textWidth(name, setting.hand))) + 1;
-	const columns = Math.min(names.length, Math.floor((width + 1) / entry));
-	if (columns < 1) return undefined;
+	const abreast = Math.floor((width + 1) / entry);
+	if (abreast < 1) return undefined;
+	const rows = Math.ceil(names.length / abreast);
+	const columns = Math.ceil(names.length / rows);
 	return {
 		names,
 		columns,
 		entry,
 		w: columns * entry - 1,
-		h: Math.ceil(names.length / columns) * (swatch + 1) - 1
+		h: rows * (swatch + 1) - 1
 	};
 }
 

@@ -9,7 +9,7 @@ import {
 import { numberRule } from './rule';
 import { field, whichOf, move, text, type Mark } from '../draw';
 import type { Size } from '../paper';
-import { ruledColumns } from './columns';
+import { ruledColumns, type RuledColumn } from './columns';
 import { pageForm, type PageLayout, type Setting } from './form';
 import { columnLines, rowLines, titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
@@ -40,15 +40,26 @@ function lineOf(setting: Setting): number {
 	return lineHeight.of(setting) ?? setting.hand.lineHeight;
 }
 
-function widthOf(setting: Setting): number {
-	return columnsOf(setting).reduce((sum, { width }) => sum + width, 0);
+const widthOf = (columns: readonly RuledColumn[]) =>
+	columns.reduce((sum, { width }) => sum + width, 0);
+
+/** A column that is wider by less than this leaves margins for nothing. */
+const leastWidening = 2;
+
+/** Columns with so many squares more for the widest one that is written into with words, at most as many as it had. */
+function widened(columns: readonly RuledColumn[], by: number): readonly RuledColumn[] {
+	const words = columns.filter(({ holds = 'text' }) => holds === 'text');
+	const widest = words.toSorted((a, b) => b.width - a.width)[0];
+	return columns.map((column) =>
+		column === widest ? { ...column, width: column.width + Math.min(by, column.width) } : column
+	);
 }
 
 /**
  * A table, t times side by side with gaps of 2 (1 if it must): title 4, header 1, rows of 1 square, or of
  * a line of the person's hand. It
- * takes as many rows as fit, or as many as `entries` need, but no more tables than for two entries a day; a table that stands alone is as wide as its
- * columns. Capacity is t × rows. (Common practice.)
+ * takes as many rows as fit, or as many as `entries` need, but no more tables than for two entries a day; it is as wide as its
+ * columns, and grows by its widest column of words, up to twice that. Capacity is t × rows. (Common practice.)
  */
 export const table = pageForm({
 	id: 'table',
@@ -65,16 +76,19 @@ export const table = pageForm({
 function settled(setting: Setting, way: PageLayout): PageLayout {
 	const ways = waysIn(setting, way.size).filter(({ generous }) => generous === way.generous);
 	const least = Math.min(...ways.map(({ discomfort }) => discomfort));
-	const drawn = ways.find(({ discomfort }) => discomfort === least) ?? way;
-	const same = drawn.size.w === way.size.w && drawn.size.h === way.size.h;
-	return same ? way : settled(setting, drawn);
+	const best = ways.filter(({ discomfort }) => discomfort === least);
+	const drawn = best.find(({ size }) => same(size, way.size)) ?? best[0] ?? way;
+	return same(drawn.size, way.size) ? way : settled(setting, drawn);
 }
+
+const same = (a: Size, b: Size) => a.w === b.w && a.h === b.h;
 
 /** All ways to rule tables in a room: how many abreast, and how high. */
 function waysIn(setting: Setting, there: Size): PageLayout[] {
 	const top = titleRows(setting);
 	const header = headerRows.of(setting) ?? usualHeader;
-	const one = widthOf(setting);
+	const columns = columnsOf(setting);
+	const one = widthOf(columns);
 	const wanted = gapBetween.of(setting);
 	const tables = tablesRule.of(setting);
 	const needs = entries.of(setting);
@@ -93,18 +107,26 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 		return heights
 			.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
 			.filter((rows) => t <= wantedMost(rows))
-			.map((rows) => {
+			.flatMap((rows) => {
+				const room = there.w - (t * one + (t - 1) * gap);
+				const wider = widened(columns, Math.floor(room / t));
+				const widths = widthOf(wider) >= one + leastWidening ? [columns, wider] : [columns];
+				return widths.map((ruled) => ({ rows, ruled }));
+			})
+			.map(({ rows, ruled }) => {
+				const one = widthOf(ruled);
 				const size = { w: t * one + (t - 1) * gap, h: top + header + rows * high };
 				const capacity = t * rows;
 				return {
 					size,
-					generous: needed !== undefined && rows > needed,
+					generous: ruled !== columns || (needed !== undefined && rows > needed),
 					discomfort:
 						(gap < usualGap && t > 1 ? 5 : 0) +
 						(needed === undefined && rows < free ? 10 : 0) +
 						10 * (wantedMost(rows) - t),
 					facts: {
 						abreast: t,
+						width: one,
 						rows,
 						header,
 						title: top,
@@ -114,9 +136,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 						over: there.w - size.w
 					},
 					why: [
-						`${columnsOf(setting)
-							.map(({ name, width }) => `${name} ${width}`)
-							.join(' + ')} = ${one}`,
+						`${ruled.map(({ name, width }) => `${name} ${width}`).join(' + ')} = ${one}`,
 						`${t} × ${one}${t > 1 ? ` + ${t - 1} × ${gap}` : ''} = ${size.w} of ${there.w} across`,
 						`${titleSum(top)}header ${header} + ${rows} rows${high > 1 ? ` × ${high}` : ''} = ${size.h} of ${there.h} down`,
 						`${t} × ${rows} = ${capacity} entries${needs === undefined ? '' : ` for ${needs} wanted`}`
@@ -124,7 +144,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 					marks: () => [
 						...titleMarks(setting, size.w, false),
 						...Array.from({ length: t }, (_, index) => index).flatMap((index) =>
-							oneTable(setting, top, header, rows, index * rows).map((mark) =>
+							oneTable(setting, ruled, top, header, rows, index * rows).map((mark) =>
 								move(mark, { x: index * (one + gap), y: 0 })
 							)
 						)
@@ -136,12 +156,12 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 
 function oneTable(
 	setting: Setting,
+	columns: readonly RuledColumn[],
 	top: number,
 	header: number,
 	rows: number,
 	before: number
 ): Mark[] {
-	const columns = columnsOf(setting);
 	const high = lineOf(setting);
 	const widths = columns.map(({ width }) => width);
 	const starts = widths.map((_, index) =>
