@@ -138,7 +138,11 @@ function spread(page: Size, taken: readonly Rect[], rects: readonly Rect[]): rea
 const foot = (rect: Rect | undefined) => (rect ? rect.y + rect.h : 0);
 
 /** Each block at the first place that is free and a square from its neighbours, top left first; undefined when one finds none. */
-export function inOrder(page: Size, taken: readonly Rect[], sizes: readonly Size[]): Rect[] | undefined {
+export function inOrder(
+	page: Size,
+	taken: readonly Rect[],
+	sizes: readonly Size[]
+): Rect[] | undefined {
 	const placed: Rect[] = [];
 	for (const { w, h } of sizes) {
 		const others = [...taken, ...placed];

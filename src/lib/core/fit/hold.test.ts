@@ -36,6 +36,17 @@ const withDrawn = (plan: Plan, of: Run, pages: readonly number[]): Plan => ({
 });
 
 describe('what is held', () => {
+	test('what faces a page that faces a pinned one stands beside that', () => {
+		const half = { w: 28, h: 19 };
+		const plan = planWith([
+			{ id: 'one', kind: 'notes', filler: false, facing: 'two', size: half },
+			{ id: 'two', kind: 'notes', filler: false, facing: 'three', size: half },
+			{ id: 'three', kind: 'notes', filler: false, pin: { page: 14 }, size: half }
+		]);
+		const pages = ['one', 'two', 'three'].map((id) => placeOf(planRun(plan), id)?.[0].page);
+		expect(pages).toEqual([14, 15, 14]);
+	});
+
 	test('a locked spread stays when wishes come before it, and is free again', () => {
 		const locked = lockPages(month, run, 14, 15);
 		const before = { id: 'more', kind: 'cover' };

@@ -18,13 +18,16 @@ export interface Fixed {
 	readonly pieces: Pieces;
 }
 
-/** Wishes of which one that must face what is pinned or drawn is pinned to the facing page as well. */
-export function facingPins({ wishes, drawn }: Plan): Wish[] {
+/**
+ * Wishes of which one that must face what is pinned or drawn is pinned to the facing page as well, and so is what must face
+ * that one in turn.
+ */
+export function facingPins({ wishes, drawn }: Pick<Plan, 'wishes' | 'drawn'>): readonly Wish[] {
 	const pageOf = ({ id, pin, weeks }: Wish) =>
 		weeks
 			? undefined
 			: (drawn?.blocks.find(({ wish }) => wish.id === id)?.pieces[0]?.page ?? pin?.page);
-	return wishes.map((wish) => {
+	const pinned = wishes.map((wish) => {
 		if (wish.pin || wish.weeks) return wish;
 		const partner = wishes.find(
 			(other) =>
@@ -37,6 +40,8 @@ export function facingPins({ wishes, drawn }: Plan): Wish[] {
 		const { left, right } = spreadOf(page);
 		return { ...wish, pin: { page: page === left ? right : left } };
 	});
+	const more = pinned.some((wish, index) => wish !== wishes[index]);
+	return more ? facingPins({ wishes: pinned, drawn }) : pinned;
 }
 
 /** Whether a part that is pinned to a page can only lie over the spread that begins there. */
