@@ -190,7 +190,7 @@ describe('what the next month should hold', () => {
 		...marks('Scales', 8),
 		...Array.from({ length: ruled }, (_, at) => [
 			entry('spending', `row=${at + 1}&column=Day`, 'date', String(Math.min(22, at + 1))),
-			entry('spending', `row=${at + 1}&column=Item`, 'text', 'Concertina reeds')
+			entry('spending', `row=${at + 1}&column=Item`, 'text', 'Concertina reeds of brass, ten')
 		]).flat(),
 		entry('dump', '', 'full', 'empty'),
 		entry('tasks', 'row=1', 'text', 'Oil the bellows'),
@@ -232,7 +232,7 @@ describe('what the next month should hold', () => {
 		expect(jstat.jStat.ibeta(p, rate.shape, rows)).toBeLessThan(0.9 + 1e-6);
 		expect(rows).toBeGreaterThan(ruled);
 		const spending = named('spending')?.columns?.find(({ name }) => name === 'Item');
-		expect(spending?.width).toBe(8);
+		expect(spending?.width).toBe(15);
 		expect(planRun({ ...plan, wishes: after }).unplaced).toEqual([]);
 		expect(unchanged.find(({ wish }) => wish === 'tasks')?.why).toContain('near enough');
 	});

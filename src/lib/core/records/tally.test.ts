@@ -145,11 +145,19 @@ describe('tallies', () => {
 			]
 		});
 		const full = Array.from({ length: ruled }, (_, at) =>
-			row(at + 1, Math.min(22, at + 1), 'A book of very old tunes', '1.00', 'music')
+			row(
+				at + 1,
+				Math.min(22, at + 1),
+				'A book of very old tunes from the islands',
+				'1.00',
+				'music'
+			)
 		).flat();
 		const out = tally(spending, full, 'rows');
 		expect(out).toMatchObject({ used: ruled, ranOut: Math.min(22, ruled) });
-		expect(out.columns.find(({ name }) => name === 'Item')).toMatchObject({ width: 6, needed: 12 });
+		// It asks for 6 and was ruled twice as wide, because there was room.
+		const item = out.columns.find(({ name }) => name === 'Item');
+		expect(item).toMatchObject({ width: 12, needed: 21 });
 	});
 
 	test('how full', () => {
