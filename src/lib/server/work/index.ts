@@ -42,7 +42,11 @@ export async function answerApart(input: ApiRequest, gone: AbortSignal): Promise
 /** A kept month's pages, drawn. */
 export async function sheetApart(input: SheetRequest, gone: AbortSignal): Promise<Response> {
 	const pool = threads();
-	return unpack(await (pool ? inThread(pool, { name: 'sheet', input }, gone) : tasks.sheet(input)));
+	return unpack(
+		await (pool
+			? inThread(pool, { name: 'sheet', input }, gone, budgetOfKeptMs)
+			: tasks.sheet(input))
+	);
 }
 
 /** The sittings in which a month is made. */
