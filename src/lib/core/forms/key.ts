@@ -50,8 +50,8 @@ export function levelsOf({ content }: Setting): readonly string[] {
 }
 
 /**
- * The key in a width: a swatch of 2 × 2 squares and a name for each level, as many in each row as can be; undefined when
- * too narrow.
+ * The key in a width: a swatch of 2 × 2 squares and a name for each level, in as few rows as can be, and those as long as
+ * each other; undefined when too narrow.
  */
 export function keyIn(setting: Setting, width: number): Key | undefined {
 	const names = levelsOf(setting);
