@@ -156,11 +156,18 @@ function choicesOf(problem: Problem, index: number): Choice[] {
 		const takenRight = right.obstacles.flatMap(({ x, y, w, h }) => cells(number + 1, x, y, w, h));
 		for (const [option, spread] of (item.spreads[page.pair] ?? []).entries()) {
 			if (spread.left > page.h || spread.right > right.h) continue;
-			const own = [
-				...cells(number, 0, 0, page.w, spread.left),
-				...cells(number + 1, 0, 0, right.w, spread.right)
-			];
-			if (own.some((cell) => taken.has(cell) || takenRight.includes(cell))) continue;
+			const { covers } = spread;
+			const own = covers
+				? covers.flatMap((rects, on) =>
+						rects.flatMap(({ x, y, w, h }) => cells(number + on, x, y, w, h))
+					)
+				: [
+						...cells(number, 0, 0, page.w, spread.left),
+						...cells(number + 1, 0, 0, right.w, spread.right)
+					];
+			const hit = own.some((cell) => taken.has(cell) || takenRight.includes(cell));
+			// What leaves room beside it keeps clear of obstacles by itself.
+			if (hit && !covers) continue;
 			const name = `i${index}s${number}o${option}`;
 			const both = [number, number + 1];
 			choices.push({ name, item: index, page: number, cost: spread.cost, cells: own, pages: both });

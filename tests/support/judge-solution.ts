@@ -1,4 +1,5 @@
 import type { Problem, Solution } from '../../src/lib/core/fit/solve';
+import type { Rect } from '../../src/lib/core/paper';
 
 /**
  * Judges a solution by the rules alone, square by square; shares no code with the planner. Gives every
@@ -11,7 +12,13 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 	const wishesOn = pages.map(({ held = 0 }) => held);
 	let last = problem.usedAnyway;
 	let price = 0;
-	const take = (who: string, page: number, x: number, y: number, w: number, h: number) => {
+	const obstacle = 'an obstacle';
+	const take = (
+		who: string,
+		page: number,
+		{ x, y, w, h }: Rect,
+		{ overObstacles = false } = {}
+	) => {
 		const size = pages[page];
 		if (!size) return faults.push(`${who} lies beyond the pages`);
 		if (![x, y, w, h].every(Number.isInteger)) faults.push(`${who} is not in whole squares`);
@@ -20,13 +27,14 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 			for (let row = y; row < y + h; row++) {
 				const square = `${page} ${column} ${row}`;
 				const other = squares.get(square);
-				if (other !== undefined) faults.push(`${who} lies on ${other}`);
+				const allowed = overObstacles && other === obstacle;
+				if (other !== undefined && !allowed) faults.push(`${who} lies on ${other}`);
 				squares.set(square, who);
 			}
 		return undefined;
 	};
 	for (const [page, { obstacles }] of pages.entries())
-		for (const { x, y, w, h } of obstacles) take('an obstacle', page, x, y, w, h);
+		for (const rect of obstacles) take(obstacle, page, rect);
 
 	for (const [index, item] of items.entries()) {
 		const place = places[index];
@@ -41,10 +49,10 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 		wishesOn[place.page] = (wishesOn[place.page] ?? 0) + 1;
 		if (place.span === 'page') {
 			const option = item.options[page?.options ?? -1]?.[place.option];
-			const { x, y, w, h } = place.rect;
+			const { w, h } = place.rect;
 			if (option?.w !== w || option.h !== h) faults.push(`${who} has not the size of its option`);
 			price += option?.cost ?? 0;
-			take(who, place.page, x, y, w, h);
+			take(who, place.page, place.rect);
 			last = Math.max(last, place.page);
 		} else {
 			const right = pages[place.page + 1];
@@ -52,8 +60,14 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 			if (!option || !right) faults.push(`${who} lies over no spread`);
 			price += option?.cost ?? 0;
 			wishesOn[place.page + 1] = (wishesOn[place.page + 1] ?? 0) + 1;
-			take(who, place.page, 0, 0, page?.w ?? 0, option?.left ?? 0);
-			take(who, place.page + 1, 0, 0, right?.w ?? 0, option?.right ?? 0);
+			const rows = [
+				{ x: 0, y: 0, w: page?.w ?? 0, h: option?.left ?? 0 },
+				{ x: 0, y: 0, w: right?.w ?? 0, h: option?.right ?? 0 }
+			];
+			// Where others may stand beside it, it keeps clear of obstacles by itself.
+			for (const [on, row] of rows.entries())
+				for (const rect of option?.covers?.[on] ?? [row])
+					take(who, place.page + on, rect, { overObstacles: option?.covers !== undefined });
 			last = Math.max(last, place.page + 1);
 		}
 	}

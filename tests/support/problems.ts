@@ -155,7 +155,7 @@ export function smallProblem(seed: number): Problem {
 	if (a !== undefined && b !== undefined && item && chance(0.4))
 		items[a] = { ...item, facing: c !== undefined && chance(0.3) ? [b, c] : [b] };
 	return sociable(
-		{ pages, items, pageCost: chance(0.5) ? 40 : 1, usedAnyway: chance(0.1) ? 0 : -1 },
+		open({ pages, items, pageCost: chance(0.5) ? 40 : 1, usedAnyway: chance(0.1) ? 0 : -1 }, seed),
 		seed
 	);
 }
@@ -188,6 +188,32 @@ export function patternProblem(wishes: number, seed: number): Problem {
 		{ pages: evenPages(3 * wishes + 6, 28, 40), items, pageCost, usedAnyway: -1 },
 		seed
 	);
+}
+
+/** A problem some of whose spreads leave room for others beside them: against the fold, and here and there something outside. */
+function open(problem: Problem, seed: number): Problem {
+	const random = randomFrom(seed + 2_000_003);
+	const whole = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
+	const narrow = Math.min(...problem.pages.map(({ w }) => w));
+	const opened = (option: SpreadOption): SpreadOption => {
+		const [left, right] = [whole(1, narrow), whole(1, narrow)];
+		const more = right + 1 < narrow && random() < 0.4 ? [{ x: right + 1, y: 0, w: 1, h: 2 }] : [];
+		return {
+			...option,
+			covers: [
+				// The left page is as wide as the narrowest one where it is not known which it is.
+				[{ x: narrow - left, y: 0, w: left, h: option.left }],
+				[{ x: 0, y: 0, w: right, h: option.right }, ...more]
+			]
+		};
+	};
+	const items = problem.items.map((item): ProblemItem => {
+		const more = item.spreads.map((list) =>
+			random() < 0.6 ? [...list, ...list.map(opened)] : list
+		);
+		return { ...item, spreads: more };
+	});
+	return { ...problem, items };
 }
 
 /** A problem with purposes, spreads that keep their pages, prices of company, and fillers with a stretch. */

@@ -8,7 +8,7 @@ import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
 import { blocksOf, inRoom, unseated, type Seated } from './seated';
 import { allWishes } from '../wish';
 import {
-	bandOn,
+	bandsOn,
 	coverFirst,
 	grownOver,
 	isCover,
@@ -36,11 +36,15 @@ export function compose(
 		const place = solution.places[index];
 		const sheet = place && planned.problem.pages[place.page];
 		if (!place || !sheet) return [];
-		const option =
-			place.span === 'page'
-				? item.pageChoices[sheet.options]?.[place.option]
-				: item.spreadChoices[sheet.pair ?? -1]?.[place.option];
-		return option ? [{ part: item.part, choice: option.choice, cost: option.cost, place }] : [];
+		const { part } = item;
+		if (place.span === 'page') {
+			const option = item.pageChoices[sheet.options]?.[place.option];
+			return option ? [{ part, choice: option.choice, cost: option.cost, place }] : [];
+		}
+		const option = item.spreadChoices[sheet.pair ?? -1]?.[place.option];
+		if (!option) return [];
+		const { choice, cost, covers } = option;
+		return [{ part, choice, cost, place, ...(covers ? { covers } : {}) }];
 	});
 	const grown = placed.map((own) => grownOver(plan, planned, placed, own));
 	const seated = [
@@ -144,10 +148,10 @@ function onPage(
 		const pieces: Pieces = [{ page: number, rect: { ...sheet.under, ...pageSize(choice.room) } }];
 		return [{ choice, room: choice.room, pieces, discomfort: cost }];
 	}
-	const bands = placed.flatMap(({ choice, place }) => {
-		if (place.span !== 'spread') return [];
-		const y = lowered(planned, placed, place.page);
-		return bandOn(choice, place, page, sheet.size).map((band) => ({ ...band, y }));
+	const bands = placed.flatMap((other) => {
+		if (other.place.span !== 'spread') return [];
+		const down = lowered(planned, placed, other.place.page);
+		return bandsOn(other, page, sheet.size).map((band) => ({ ...band, y: band.y + down }));
 	});
 	const taken = [...obstaclesOn(sheet, planned.fixed), ...bands];
 	const rects = arrange(

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { planWith } from '../../../../tests/support/arbitraries';
 import { often } from '../../../../tests/support/effort';
+import { brokenRules } from '../../../../tests/support/judge';
 import { randomFrom } from '../../../../tests/support/problems';
 import { begin, kindById, kinds, type Purpose } from '../catalogue';
 import type { Wish } from '../wish';
@@ -218,3 +219,34 @@ test('a cover that shares its page with the calendar over the fold stands above 
 		for (const { page, rect } of pieces)
 			expect(rect.y + rect.h).toBeLessThanOrEqual(page === 11 ? shorter.rows : 26);
 });
+
+test.each(['fewest-pages', 'balanced'] as const)(
+	'what a calendar leaves beside it is for others where the book is short: %s',
+	(aim) => {
+		const notes = ['Calls', 'Letters', 'Ideas'].map((title): Wish => ({
+			id: title,
+			kind: 'notes',
+			title,
+			filler: false
+		}));
+		const wishes: Wish[] = [
+			{ id: 'calendar', kind: 'month-calendar', span: 'spread' },
+			{ id: 'counts', kind: 'follower-counts' },
+			...notes
+		];
+		const book = planWith(wishes, { aim });
+		const plan = { ...book, notebook: { ...book.notebook, freePages: [{ first: 14, last: 15 }] } };
+		const run = planRun(plan);
+		expect(run.unplaced).toEqual([]);
+		expect(brokenRules(plan, run)).toEqual([]);
+		const calendar = run.blocks.find(({ wish }) => wish === 'calendar')?.pieces ?? [];
+		const beside = run.blocks.filter(({ wish, pieces: [{ page, rect }] }) =>
+			calendar.some(
+				(own) => wish !== 'calendar' && own.page === page && rect.y < own.rect.y + own.rect.h
+			)
+		);
+		expect(beside.length).toBeGreaterThan(0);
+		for (const { pieces } of beside)
+			for (const { rect } of pieces) expect(rect.x).toBeGreaterThan(calendar[1]?.rect.w ?? 28);
+	}
+);

@@ -47,6 +47,18 @@ describe('what is held', () => {
 		expect(pages).toEqual([14, 15, 14]);
 	});
 
+	test('what faces a page gives way to what a person has put there', () => {
+		const whole = { w: 28, h: 40 };
+		const plan = planWith([
+			{ id: 'faces', kind: 'notes', filler: false, facing: 'left', size: whole },
+			{ id: 'left', kind: 'notes', filler: false, pin: { page: 14 }, size: whole },
+			{ id: 'right', kind: 'notes', filler: false, pin: { page: 15 }, size: whole }
+		]);
+		const next = planRun(plan);
+		expect(next.unplaced.map(({ wish }) => wish)).toEqual(['faces']);
+		expect(placeOf(next, 'right')?.[0].page).toBe(15);
+	});
+
 	test('a locked spread stays when wishes come before it, and is free again', () => {
 		const locked = lockPages(month, run, 14, 15);
 		const before = { id: 'more', kind: 'cover' };

@@ -1,10 +1,11 @@
 import type { Room, RoomPlace } from '../forms';
 import type { Wish } from '../wish';
-import type { Side, Size } from '../paper';
+import { overlaps, type Rect, type Side, type Size } from '../paper';
 import { formsOf, isFiller, kindOf, type Choice } from './choices';
 import { coveredBy, footprintOf, type Taken } from './footprint';
 import { choicesIn, missedBy } from './hosting';
 import type { Plan } from './plan';
+import { emptyRects, withGap } from './space';
 import { worst } from './aims';
 
 /** Discomfort is told in steps of so much: finer ones would only make planning slower. */
@@ -15,6 +16,10 @@ const halved = 10;
 const disliked = 45;
 /** What it costs a cover to stand later than it could, and a quote not to face it: it only breaks ties. */
 const notOpening = 5;
+/** Less room than this beside a spread holds nothing. */
+const leastBeside = { w: 4, h: 4 };
+/** What it costs that others stand beside a spread where they could stand below it: it only breaks ties. */
+const notBelow = 1;
 /** More sizes than these of one wish multiply the states of a page and hardly ever win. */
 const mostOptions = 8;
 
@@ -23,7 +28,7 @@ export type PageChoice = Size & { readonly choice: Choice; readonly cost: number
 export interface SpreadChoice {
 	readonly left: number;
 	readonly right: number;
-	/** What it covers on each page beside what is held there; missing where nothing is. */
+	/** What it covers on each page where others may stand beside it, held there or not; missing where they may not. */
 	readonly covers?: Taken;
 	readonly choice: Choice;
 	readonly cost: number;
@@ -167,23 +172,47 @@ export function spreadChoices(
 	const beside = taken.some(({ length }) => length > 0);
 	const found = choicesIn(plan, wish, room, false, taken, inView).flatMap(
 		(choice): SpreadChoice[] => {
-			const taken = footprintOf(choice);
-			if (choice.room.span !== 'spread' || taken.span !== 'spread') return [];
-			const rows = { left: size?.h ?? taken.left.h, right: size?.h ?? taken.right.h };
+			const own = footprintOf(choice);
+			if (choice.room.span !== 'spread' || own.span !== 'spread') return [];
+			const rows = { left: size?.h ?? own.left.h, right: size?.h ?? own.right.h };
 			const cost = rated(choice.discomfort, choice);
 			const ruled = size ? inRows(choice, size.h) : choice;
-			return [
-				{ ...rows, choice: ruled, cost, ...(beside ? { covers: coveredBy(ruled, left.w) } : {}) }
-			];
+			if (!beside) return [{ ...rows, choice: ruled, cost }];
+			const covers = coveredBy(ruled, left.w);
+			const hit = covers.some((rects, on) =>
+				rects.some((rect) => taken[on]?.some((other) => overlaps(rect, other)))
+			);
+			return hit ? [] : [{ ...rows, choice: ruled, cost, covers }];
 		}
 	);
-	return few(
+	const kept = few(
 		found,
 		(a, b) =>
 			a.left <= b.left &&
 			a.right <= b.right &&
 			JSON.stringify(a.covers) === JSON.stringify(b.covers),
 		(option) => option.left + option.right
+	);
+	return [...kept, ...kept.flatMap((option) => openBeside(option, left.w, right.w))];
+}
+
+/** A choice over a spread that leaves the rooms beside it to others, where they are large enough. */
+function openBeside(option: SpreadChoice, left: number, right: number): SpreadChoice[] {
+	const { choice, covers, cost } = option;
+	if (covers || choice.as.part) return [];
+	const own = coveredBy(choice, left);
+	const rooms = [
+		...besideOn(own[0], { w: left, h: option.left }),
+		...besideOn(own[1], { w: right, h: option.right })
+	];
+	if (rooms.length === 0) return [];
+	return [{ ...option, covers: own, cost: cost + notBelow }];
+}
+
+/** Rooms that a spread leaves on its rows of a page, a square from what it covers there: the largest there are. */
+export function besideOn(covers: readonly Rect[], rows: Size): Rect[] {
+	return emptyRects(rows, covers.map(withGap)).filter(
+		({ w, h }) => w >= leastBeside.w && h >= leastBeside.h
 	);
 }
 

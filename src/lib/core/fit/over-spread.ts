@@ -2,7 +2,7 @@ import type { Room } from '../forms';
 import type { Rect, Size } from '../paper';
 import { inOrder } from './arrange';
 import type { Choice } from './choices';
-import { footprintOf } from './footprint';
+import { footprintOf, type Taken } from './footprint';
 import type { Part } from './parts';
 import { obstaclesOn, overFold } from './pinned';
 import type { Plan } from './plan';
@@ -17,6 +17,8 @@ export interface Placed {
 	readonly choice: Choice;
 	readonly cost: number;
 	readonly place: Place;
+	/** Over a spread beside which others may stand: what it covers of its pages. */
+	readonly covers?: Taken;
 	/** Rows by which it was made higher, over a spread, than it was planned. */
 	readonly more?: number;
 }
@@ -51,7 +53,8 @@ export function grownOver(
 		return { ...own, choice: inRoom(plan, choice, room) ?? choice };
 	}
 	const { room } = choice;
-	if (choice.inside || part.wish.part || room.span !== 'spread') return own;
+	// Where others may stand beside it there is no telling what is below.
+	if (choice.inside || own.covers || part.wish.part || room.span !== 'spread') return own;
 	const feet = others.map(({ place: other }) =>
 		other.span === 'page' ? foot(withoutAir(other.rect, air)) : Infinity
 	);
@@ -106,8 +109,8 @@ export function lowered(
 	const there = pages.every((page) => {
 		const sheet = sheets[page];
 		if (!sheet || obstaclesOn(sheet, fixed).length > 0) return false;
-		const bands = placed.flatMap(({ choice, place }) =>
-			bandOn(choice, place, page, sheet.size).map((band) => ({ ...band, y: rows }))
+		const bands = placed.flatMap((other) =>
+			bandsOn(other, page, sheet.size).map((band) => ({ ...band, y: band.y + rows }))
 		);
 		// The other page may have fewer rows.
 		if (bands.some((band) => foot(band) > sheet.size.h)) return false;
@@ -124,13 +127,14 @@ export const isCover = ({ wish }: Part) => wish.kind === 'cover';
 export const coverFirst = (a: { cover: boolean }, b: { cover: boolean }) =>
 	Number(b.cover) - Number(a.cover);
 
-/** The rows that a spread takes of a page, its members included. */
-export function bandOn(choice: Choice, place: Place, page: number, size: Size): Rect[] {
+/** What a spread takes of a page, its members included: rows, or only what it covers where others may stand beside it. */
+export function bandsOn({ choice, place, covers }: Placed, page: number, size: Size): Rect[] {
 	const taken = footprintOf(choice);
 	if (place.span !== 'spread' || taken.span !== 'spread') return [];
-	if (page !== place.page && page !== place.page + 1) return [];
-	const { h } = page === place.page ? taken.left : taken.right;
-	return [{ x: 0, y: 0, w: size.w, h }];
+	const on = page - place.page;
+	if (on !== 0 && on !== 1) return [];
+	const { h } = on === 0 ? taken.left : taken.right;
+	return [...(covers?.[on] ?? [{ x: 0, y: 0, w: size.w, h }])];
 }
 
 /** A block's own squares, without those that keep its neighbours away. */

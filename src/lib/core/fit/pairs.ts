@@ -13,8 +13,8 @@ export interface Pair {
 	readonly weeks: Facing & {
 		/** What stays in view beside the weeks. */
 		readonly inView: readonly RoomPlace[];
-		/** Rows of the two pages: a page of a week is the week's own. */
-		readonly rows: readonly [number, number];
+		/** The two pages as a whole: a page of a week is the week's own. */
+		readonly pages: readonly [Size, Size];
 	};
 }
 
@@ -44,7 +44,7 @@ export function pairOf(
 		weeks: {
 			...facingOf(weeks),
 			inView: [...inView(left, 0), ...inView(right, 1)],
-			rows: [left.size.h, right.size.h]
+			pages: [left.size, right.size]
 		}
 	};
 }
@@ -52,8 +52,13 @@ export function pairOf(
 /** What a wish can take of a pair of pages. */
 export function overPair(plan: Plan, wish: Wish, { all, weeks }: Pair): SpreadChoice[] {
 	if (!wish.part) return all ? spreadChoices(plan, wish, all.left, all.right, all.taken) : [];
-	const [left, right] = weeks.rows;
+	const [left, right] = weeks.pages;
 	return spreadChoices(plan, wish, weeks.left, weeks.right, weeks.taken, weeks.inView).map(
-		(choice) => ({ ...choice, left, right })
+		(choice) => ({
+			...choice,
+			left: left.h,
+			right: right.h,
+			...(choice.covers ? { covers: [[{ x: 0, y: 0, ...left }], [{ x: 0, y: 0, ...right }]] } : {})
+		})
 	);
 }

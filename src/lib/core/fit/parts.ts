@@ -12,7 +12,10 @@ export interface Part {
 	readonly filler: boolean;
 	/** "week 22", or nothing where the wish has only this part. */
 	readonly label?: string;
-	/** Days that a short week lacks: among weeks of equal importance those that lack most go first. */
+	/**
+	 * Days that a short week lacks: among parts of equal importance those that lack most go first. As if it lacked one, goes
+	 * what has its page only from what it must face, before what a person has put there.
+	 */
 	readonly lacking: number;
 }
 

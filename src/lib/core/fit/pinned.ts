@@ -44,6 +44,13 @@ export function facingPins({ wishes, drawn }: Pick<Plan, 'wishes' | 'drawn'>): r
 	return more ? facingPins({ wishes: pinned, drawn }) : pinned;
 }
 
+/** Whether a part has its page only from what it must face, while a person has put something else on that page. */
+export function givesWay({ wishes }: Pick<Plan, 'wishes'>, { wish }: Part): boolean {
+	const { id, pin } = wish;
+	const own = wishes.find((other) => other.id === id);
+	return pin !== undefined && !own?.pin && wishes.some((other) => other.pin?.page === pin.page);
+}
+
 /** Whether a part that is pinned to a page can only lie over the spread that begins there. */
 export function onlyOverSpread(
 	plan: Plan,

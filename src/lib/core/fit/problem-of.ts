@@ -6,15 +6,17 @@ import { kindOf } from './choices';
 import { pageChoices, type PageChoice, type PageSort, type SpreadChoice } from './options';
 import { partsOf, type Part } from './parts';
 import { overPair, pairOf, type Pair } from './pairs';
-import { facingPins, obstaclesOn, onlyOverSpread, place, rectsHeld, type Fixed } from './pinned';
+import { facingPins, givesWay, obstaclesOn, onlyOverSpread, place, type Fixed } from './pinned';
 import { missedBy } from './hosting';
 import { blocksIn, daysLacking, lossOf, lossOfPart } from './losses';
 import { pageOfCover, placeTo } from './opening-page';
+import type { Taken } from './footprint';
+import { fewFillers } from './few-fillers';
+import { roomsBeside, roomsLeft } from './page-rooms';
 import type { Plan } from './plan';
-import { emptyRects } from './space';
 import { forWeeks, inView, sheetsOf, type Sheet } from './sheets';
 import { Sorts } from './sorts';
-import { lowerBound, sortOf, type Problem, type ProblemItem, type ProblemPage } from './solve';
+import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from './solve';
 import { stretchOf } from './stretch';
 
 /** A part with what it may take on each sort of page and pair of pages. */
@@ -47,7 +49,8 @@ export function* stating(plan: Plan, thorough = false): Generator<undefined, Pla
 	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
 	const parts = facingPins(plan)
 		.flatMap((wish) => partsOf(plan, wish))
-		.filter(({ wish }) => !drawn.has(partName(wish)));
+		.filter(({ wish }) => !drawn.has(partName(wish)))
+		.map((part) => (givesWay(plan, part) ? { ...part, lacking: 1 } : part));
 	const fixed: Fixed[] = [];
 	const impossible: Part[] = [];
 	const free: Part[] = [];
@@ -93,21 +96,11 @@ function inAir({ x, y, w, h }: Rect, air: number): Rect {
 	return { x: x + left, y: y + top, w: w - left, h: h - top };
 }
 
-/** More rooms than these are corners that another one nearly covers. */
-const mostRooms = 6;
-
-/** Sizes of the largest rectangles that what is held on a page leaves of it. */
-function roomsLeft({ page, rooms }: Sheet, fixed: readonly Fixed[]): Size[] {
-	const held = rectsHeld(fixed, page.number);
-	if (held.length === 0) return rooms.map(({ w, h }) => ({ w, h }));
-	const left = rooms.flatMap((room) =>
-		emptyRects(
-			room,
-			held.map((rect) => ({ ...rect, x: rect.x - room.x, y: rect.y - room.y }))
-		)
-	);
-	const sizes = new Map(left.map(({ w, h }) => [`${w} ${h}`, { w, h }]));
-	return [...sizes.values()].sort((a, b) => b.w * b.h - a.w * a.h).slice(0, mostRooms);
+/** What a spread covers, with the square that keeps others away. */
+function aired([left, right]: Taken, air: number): Taken {
+	const more = (rects: readonly Rect[]) =>
+		rects.map((rect) => ({ ...rect, w: rect.w + air, h: rect.h + air }));
+	return [more(left), more(right)];
 }
 
 /** The problem of the parts whose place is open. */
@@ -121,7 +114,6 @@ function* state(
 ): Generator<undefined, PlannedProblem> {
 	const prices = pricesFor(plan.aim, blocksIn(free), sheets.length, daysLacking(free));
 	const air = airBetween(free);
-	const roomsOf = (sheet: Sheet) => roomsLeft(sheet, fixed);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
 	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(
 		({ rooms, side, toCover, whole, under }) =>
@@ -133,13 +125,44 @@ function* state(
 	);
 	const coverPage = pageOfCover(plan, sheets, free, fixed);
 	const pairs = new Sorts<Pair>((pair) => JSON.stringify(pair));
+	const pairOn = sheets.map((_, index) => {
+		const pair = pairOf(sheets, index, fixed);
+		return pair && pairs.of(pair);
+	});
+	const faced = facingPairs(free);
+	const overPairs: (readonly SpreadChoice[])[][] = [];
+	for (const part of free) {
+		const onPage = part.wish.pin !== undefined || faced.some((pair) => pair.includes(part));
+		const over: (readonly SpreadChoice[])[] = [];
+		for (const pair of pairs.all) {
+			over.push(onPage ? [] : overPair(plan, part.wish, pair));
+			yield;
+		}
+		overPairs.push(over);
+	}
+	// Where pages come first, or nothing else helps, others are sized to stand beside a spread.
+	const beside = pairs.all.map((pair, at) =>
+		([0, 1] as const).map((on) =>
+			thorough || plan.aim === 'fewest-pages'
+				? roomsBeside(
+						pair,
+						overPairs.flatMap((over) => over[at] ?? []),
+						on
+					)
+				: []
+		)
+	);
+	const roomsOf = (sheet: Sheet, index: number) => [
+		...roomsLeft(sheet, fixed),
+		...(beside[pairOn[index] ?? -1]?.[0] ?? []),
+		...(beside[pairOn[index - 1] ?? -1]?.[1] ?? [])
+	];
 	const alone = new Set(
 		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
 			pin?.alone ? [pin.page] : []
 		)
 	);
 	const pages = sheets.map((sheet, index): ProblemPage => {
-		const pair = pairOf(sheets, index, fixed);
 		const { side, number } = sheet.page;
 		const held = fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number)).length;
 		return {
@@ -147,13 +170,13 @@ function* state(
 			h: sheet.size.h + air,
 			side,
 			options: sorts.of({
-				rooms: roomsOf(sheet),
+				rooms: roomsOf(sheet, index),
 				side,
 				...(coverPage === undefined ? {} : { toCover: placeTo(coverPage, number) }),
 				whole: held === 0,
 				...(sheet.under ? { under: { size: forWeeks(sheet).size, inView: inView(sheet, 0) } } : {})
 			}),
-			pair: pair && pairs.of(pair),
+			pair: pairOn[index],
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
 			held,
 			purposes: purposesOf(
@@ -164,23 +187,15 @@ function* state(
 			exclusive: alone.has(number) || undefined
 		};
 	});
-	const faced = facingPairs(free);
 	const items: PlannedItem[] = [];
-	for (const part of free) {
+	for (const [index, part] of free.entries()) {
 		const onPages: PageChoice[][] = [];
 		for (const { rooms, ...sort } of sorts.all) {
 			onPages.push(pageChoices(plan, part.wish, rooms, sort, thorough));
 			yield;
 		}
-		const onPage =
-			part.wish.pin !== undefined ||
-			faced.some((pair) => pair.includes(part)) ||
-			needsNoSpread(part.wish, onPages);
-		const spreadChoices: (readonly SpreadChoice[])[] = [];
-		for (const pair of pairs.all) {
-			spreadChoices.push(onPage ? [] : overPair(plan, part.wish, pair));
-			yield;
-		}
+		const over = overPairs[index] ?? [];
+		const spreadChoices = needsNoSpread(part.wish, onPages) ? over.map(() => []) : over;
 		items.push({ part, pageChoices: onPages, spreadChoices });
 	}
 	const isFree = ({ filler, wish }: Part) =>
@@ -204,7 +219,7 @@ function* state(
 				list.map(({ left, right, cost, covers, choice }) => ({
 					left: left + air,
 					right: right + air,
-					covers,
+					covers: covers && aired(covers, air),
 					cost: cost * prices.comfort + lossOf(choice, prices)
 				}))
 			),
@@ -236,22 +251,6 @@ function* state(
 		? undefined
 		: lowerBound(all);
 	return { problem, bound, air, sheets, items, fixed, impossible };
-}
-
-/**
- * At most so many different fillers keep their freedom; every one more doubles the states of a run. The
- * others stand in their place in the order, like wishes that are no fillers.
- */
-const mostFillers = 4;
-
-function fewFillers(items: readonly ProblemItem[]): ProblemItem[] {
-	const sorts = new Set<string>();
-	return items.map((item) => {
-		if (!item.filler) return item;
-		const sort = sortOf(item);
-		if (sorts.size < mostFillers) sorts.add(sort);
-		return sorts.has(sort) ? item : { ...item, filler: false, stretch: undefined };
-	});
 }
 
 /**

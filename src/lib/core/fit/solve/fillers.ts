@@ -51,7 +51,7 @@ export class Fillers {
 			clear += 2 ** (shift - 1);
 			return own;
 		});
-		if (shift > 31) throw new RangeError(`fillers of too many sorts: ${this.sorts.length}`);
+		if (shift > 30) throw new RangeError(`fillers of too many sorts: ${this.sorts.length}`);
 		this.clear = clear;
 		this.all = this.code(this.sorts.map((sort) => sort.items.length));
 	}

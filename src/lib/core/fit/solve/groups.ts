@@ -4,7 +4,8 @@ import { mostOnPage, type Problem, type ProblemItem, type ProblemPage } from './
 import type { Group } from './group';
 import type { OptionList } from './option-list';
 import type { PackingCache } from './packing-cache';
-import { regionOf, type Region } from './region';
+import { apartFrom, regionOf, type Region } from './region';
+import type { Shapes } from './shapes';
 import type { Trade } from './trade';
 
 /** An item, by its index; or any filler of the sort `-1 - member`. */
@@ -57,6 +58,7 @@ export class Groups {
 		private readonly order: readonly number[],
 		private readonly fillers: Fillers,
 		private readonly paired: ReadonlySet<number>,
+		private readonly shapes: Shapes,
 		private readonly mayLose: (item: number) => boolean
 	) {
 		const { pages, items } = problem;
@@ -112,8 +114,9 @@ export class Groups {
 	}
 
 	/**
-	 * All groups that may share a page below its first `top` rows: the items of the order from `next` on,
-	 * any fillers, and those bound to the page. `carried` is placed by the move itself; `host` is on the page besides.
+	 * All groups that may share a page with what a spread takes at its `top`, rows or a shape: the items of the order from
+	 * `next` on, any fillers, and those bound to the page. `carried` is placed by the move itself; `host` is on the page
+	 * besides.
 	 */
 	on(
 		page: number,
@@ -182,11 +185,14 @@ export class Groups {
 	}
 
 	private regionOf(sheet: ProblemPage, page: number, top: number, host: Host): Region {
-		const key = (page * 1024 + top) * 256 + host + 1;
+		const key = (page * 2048 + top) * 256 + host + 1;
 		let region = this.regions.get(key);
 		if (!region) {
 			const { obstacles, held = 0 } = sheet;
-			region = regionOf(sheet, top, obstacles, held + (top > 0 ? 1 : 0), host, this.company);
+			const covered = this.shapes.squaresOf(top);
+			const taken = covered ? [...obstacles, ...apartFrom(covered, obstacles)] : obstacles;
+			const rows = covered ? 0 : top;
+			region = regionOf(sheet, rows, taken, held + (top > 0 ? 1 : 0), host, this.company);
 			this.regions.set(key, region);
 		}
 		return region;

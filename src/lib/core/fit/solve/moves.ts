@@ -4,6 +4,7 @@ import { Groups, mostKept, type Member, type Share } from './groups';
 import { clearOf, type Problem, type ProblemItem, type ProblemPage } from './problem';
 import type { Group } from './group';
 import type { PackingCache } from './packing-cache';
+import { Shapes } from './shapes';
 
 /** How far a run has got: what stands on the pages before `page` is decided. */
 export interface State {
@@ -14,7 +15,7 @@ export interface State {
 	readonly fillers: number;
 	/** Of each facing pair: 0 free, 1 its second item belongs on `page`, 2 it must be left out. */
 	readonly pairs: readonly number[];
-	/** Rows at the top of `page` that a spread from the page before takes. */
+	/** What a spread from the page before takes of `page`: rows at its top, or a shape. */
 	readonly top: number;
 	/** What that spread is for; nothing where there is none. */
 	readonly host: Host;
@@ -50,7 +51,7 @@ export type Worth = (
 	host: Host
 ) => boolean;
 
-/** What a spread takes of the page after its first: rows, and what it is for. */
+/** What a spread takes of the page after its first: rows or a shape, and what it is for. */
 type Over = Pick<State, 'top' | 'host'>;
 const nothingOver: Over = { top: 0, host: 0 };
 
@@ -61,6 +62,7 @@ export class Moves {
 	readonly order: readonly number[];
 	readonly fillers: Fillers;
 	readonly groups: Groups;
+	readonly shapes: Shapes;
 	private readonly pairsOf: readonly { readonly first: number; readonly second: number }[];
 	/** Place of an item in the order. */
 	private readonly places = new Map<number, number>();
@@ -97,7 +99,9 @@ export class Moves {
 			[...items.keys()].filter((index) => items[index]?.spreads.some(({ length }) => length > 0))
 		);
 		const paired = new Set(pairs.flatMap((pair) => pair.items));
-		this.groups = new Groups(problem, cache, this.order, this.fillers, paired, mayLose);
+		this.shapes = new Shapes(problem);
+		const { order, fillers, shapes } = this;
+		this.groups = new Groups(problem, cache, order, fillers, paired, shapes, mayLose);
 	}
 
 	get start(): State {
@@ -116,7 +120,7 @@ export class Moves {
 	key({ fillers, pairs, top, host, closed }: State): number | string {
 		// A page's host is one purpose, or a spread that keeps it: numbers stay small.
 		const over = host > 0 ? 33 - Math.clz32(host) : -host;
-		const key = (1024 * fillers + top) * 4096 + over * 256 + closed;
+		const key = (2048 * fillers + top) * 4096 + over * 256 + closed;
 		return pairs.length === 0 ? key : `${key} ${pairs.join('')}`;
 	}
 
@@ -219,15 +223,16 @@ export class Moves {
 				if (spread.left > page.h || spread.right > right.h) continue;
 				const place = this.places.get(item) ?? state.next;
 				const before = this.groups.areaBefore(page, state.next, place);
-				if (before > page.w * (page.h - spread.left)) continue;
+				const top = this.shapes.codeOf(spread, 0);
+				if (before > page.w * (page.h - this.shapes.rowsOf(top))) continue;
 				if (!clearOf(spread, page.obstacles, right.obstacles)) continue;
-				const whole = spread.right === right.h;
+				const whole = !spread.covers && spread.right === right.h;
 				const missed = whole ? this.lossOf(this.groups.boundTo(state.page + 1)) : 0;
 				const { host, cost: joins } = this.groups.hosting(state.page, item);
 				const base = spread.cost + joins + missed + pageCost * (whole ? 2 : 1);
-				const over: Over = whole ? nothingOver : { top: spread.right, host };
+				const over: Over = whole ? nothingOver : { top: this.shapes.codeOf(spread, 1), host };
 				const hostOfLeft = this.groups.hostOn(state.page, host);
-				for (const share of this.groups.on(state.page, spread.left, hostOfLeft, state.next, item)) {
+				for (const share of this.groups.on(state.page, top, hostOfLeft, state.next, item)) {
 					const left = this.fillers.without(state.fillers, share.taken);
 					if (left < 0 || this.fillers.anyOf(share.taken, state.closed)) continue;
 					const cost = base + share.lost;

@@ -4,6 +4,7 @@ import type { Fillers } from './fillers';
 import { mostKept, type Groups } from './groups';
 import type { Group } from './group';
 import type { Problem } from './problem';
+import type { Shapes } from './shapes';
 import { Steps, wholePage, type Step } from './steps';
 
 /** Added to the rows of a spread that keeps its pages for itself. */
@@ -40,7 +41,8 @@ export class Outlook {
 		private readonly problem: Problem,
 		private readonly order: readonly number[],
 		private readonly groups: Groups,
-		private readonly fillers: Fillers
+		private readonly fillers: Fillers,
+		private readonly shapes: Shapes
 	) {
 		const { pages } = problem;
 		const turns = pages.every(({ side }, page) => side !== pages[page - 1]?.side);
@@ -64,7 +66,7 @@ export class Outlook {
 	/** What is still to come from a page and a place in the order on costs no less than this. */
 	rest(page: number, next: number, fillers: number, top: number, host: Host): number {
 		const kept = top > 0 && host === keptPage ? keptFlag : 0;
-		return this.from(this.side(page), next, fillers, coarse(top) + kept);
+		return this.from(this.side(page), next, fillers, coarse(this.shapes.rowsOf(top)) + kept);
 	}
 
 	/** Groups with an open price on the way that looks best from the start. */
@@ -214,8 +216,11 @@ export class Outlook {
 		const { pageCost, items, company = freeOfCharge } = this.problem;
 		const { kept } = company;
 		for (const { pair, height } of this.pairs)
-			for (const { left, right: rows, cost } of items[item]?.spreads[pair] ?? []) {
-				const whole = rows >= height;
+			for (const option of items[item]?.spreads[pair] ?? []) {
+				const { cost, covers } = option;
+				const left = this.shapes.rowsOf(this.shapes.codeOf(option, 0));
+				const rows = this.shapes.rowsOf(this.shapes.codeOf(option, 1));
+				const whole = !covers && rows >= height;
 				const base = cost + pageCost * (whole ? 2 : 1);
 				const { keeps } = items[item] ?? {};
 				const top = whole ? 0 : coarse(rows) + (keeps ? keptFlag : 0);

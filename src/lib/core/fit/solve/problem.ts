@@ -1,4 +1,4 @@
-import { overlaps, type Rect, type Side, type Size } from '../../paper';
+import type { Rect, Side, Size } from '../../paper';
 import type { Company } from './company';
 
 /** A size that an item can take on one page, in squares, and its price. */
@@ -11,19 +11,24 @@ export interface SpreadOption {
 	readonly left: number;
 	readonly right: number;
 	readonly cost: number;
-	/** What it covers on each page where something is held beside it; all of these rows where it is not said. */
-	readonly covers?: readonly [readonly Rect[], readonly Rect[]];
+	/**
+	 * What it covers on each page, where others may stand beside it: it keeps clear of obstacles by itself. All of these
+	 * rows where it is not said.
+	 */
+	readonly covers?: Covers;
 }
 
-/** Whether a spread's option keeps clear of what is taken on its pages. */
+/** Squares of a left page and of the right page facing it. */
+export type Covers = readonly [readonly Rect[], readonly Rect[]];
+
+/** Whether a spread's option keeps clear of obstacles on its pages. */
 export function clearOf(
 	{ left, right, covers }: SpreadOption,
 	onLeft: readonly Rect[],
 	onRight: readonly Rect[]
 ): boolean {
-	const hit = (taken: readonly Rect[], rows: number, own: readonly Rect[] | undefined) =>
-		taken.some((rect) => (own ? own.some((other) => overlaps(rect, other)) : rect.y < rows));
-	return !hit(onLeft, left, covers?.[0]) && !hit(onRight, right, covers?.[1]);
+	if (covers) return true;
+	return onLeft.every(({ y }) => y >= left) && onRight.every(({ y }) => y >= right);
 }
 
 /** A page that may be filled. Pages stand in the order of the book. */

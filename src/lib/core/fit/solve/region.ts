@@ -1,4 +1,4 @@
-import type { Rect, Size } from '../../paper';
+import { overlaps, type Rect, type Size } from '../../paper';
 import type { Company, Host } from './company';
 import { mostOnPage } from './problem';
 
@@ -39,4 +39,25 @@ export function regionOf(
 		company,
 		key: `${page.w}×${h} ${most} ${places}`
 	};
+}
+
+/** The parts of rectangles that lie on none of some others, as rectangles that do not overlap. */
+export function apartFrom(rects: readonly Rect[], others: readonly Rect[]): readonly Rect[] {
+	return others.reduce<readonly Rect[]>(
+		(left, other) => left.flatMap((rect) => (overlaps(rect, other) ? around(rect, other) : [rect])),
+		rects
+	);
+}
+
+/** What a rectangle leaves of one that it overlaps: above, below, left and right of it. */
+function around({ x, y, w, h }: Rect, other: Rect): Rect[] {
+	const [right, bottom] = [other.x + other.w, other.y + other.h];
+	const top = Math.max(y, other.y);
+	const rows = Math.min(y + h, bottom) - top;
+	return [
+		{ x, y, w, h: other.y - y },
+		{ x, y: bottom, w, h: y + h - bottom },
+		{ x, y: top, w: other.x - x, h: rows },
+		{ x: right, y: top, w: x + w - right, h: rows }
+	].filter((part) => part.w > 0 && part.h > 0);
 }

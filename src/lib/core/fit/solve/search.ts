@@ -111,8 +111,8 @@ class Search {
 		private best: Solution
 	) {
 		this.moves = new Moves(problem, cache, mayLose);
-		const { order, groups, fillers } = this.moves;
-		this.outlook = new Outlook(problem, order, groups, fillers);
+		const { order, groups, fillers, shapes } = this.moves;
+		this.outlook = new Outlook(problem, order, groups, fillers, shapes);
 		this.bound = lowerBound(problem);
 	}
 
