@@ -100,6 +100,11 @@ test('a composed page comes with what it is made of, and a name of one’s own',
 	await expect.poll(() => inside('Health')).toEqual(['Sleep', 'Steps', 'Weight']);
 	await saved(shown);
 	await row('Health').waitFor();
+	// One of them over both pages makes a spread of it.
+	await page.locator('[data-wish^="steps"]').last().click();
+	await choose(page, /^There it stands/, 'over both pages');
+	await page.getByRole('button', { name: /^Health Health page p. \d+–\d+/ }).waitFor();
+	await saved(shown);
 });
 
 async function back() {

@@ -45,6 +45,14 @@ export interface Guest {
 	/** On which of the host's pages, counted from the host's first dot there. */
 	readonly on: 0 | 1;
 	readonly rect: Rect;
+	/** Of one that lies over both pages: what it takes of the right one. */
+	readonly across?: Rect;
+}
+
+/** What a member takes of one of its host's pages. */
+export function rectsOf({ on, rect, across }: Guest, page: 0 | 1): readonly Rect[] {
+	if (page === on) return [rect];
+	return across ? [across] : [];
 }
 
 /** Members as they stand in their host's rooms, and those that find no place there. */
@@ -136,6 +144,11 @@ export function kindOf(wish: Wish): Kind {
 /** Spans a wish may take with a form. */
 export function spansOf(wish: Wish, form: Form): readonly Span[] {
 	return form.spans.filter((span) => wish.span === undefined || span === wish.span);
+}
+
+/** Whether any form of a wish may lie over both pages of a spread. */
+export function mayLieOver(wish: Wish): boolean {
+	return formsOf(wish).some(({ spans }) => spans.includes('spread'));
 }
 
 /** Whether a wish moves freely and stretches: as it says, or as its kind does. */

@@ -3,7 +3,8 @@ import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
 import { grown } from './grow';
-import { levelled, type DayRows } from './levelled';
+import { dayRows, withLevelGuests } from './level-guests';
+import { levelled } from './levelled';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
 import { blocksOf, inRoom, unseated, type Seated } from './seated';
 import { allWishes } from '../wish';
@@ -52,7 +53,10 @@ export function compose(
 		...grown.flatMap((own) => overSpread(planned, grown, own)),
 		...sheets.flatMap((_, page) => onPage(plan, planned, grown, page))
 	];
-	const blocks = [...drawnBlocks(plan), ...seated.flatMap((own) => blocksOf(plan, own))];
+	const blocks = [
+		...drawnBlocks(plan),
+		...seated.flatMap((own) => blocksOf(plan, withLevelGuests(plan, own)))
+	];
 	const order = new Map(allWishes(plan.wishes).map(({ id }, index) => [id, index]));
 	const rank = ({ wish }: Block) => order.get(wish) ?? -1;
 	blocks.sort(
@@ -188,17 +192,6 @@ function onPage(
 		];
 		return { choice: ruled, room: ruled.room, pieces, discomfort: cost };
 	});
-}
-
-/** The rows in which a block of a size shows its days. */
-function dayRows(plan: Plan, { as, form }: Choice, { w, h }: Size): DayRows {
-	const [layout] = form.layouts(settingOf(plan, as, form), { span: 'page', w, h });
-	const [marks = []] = layout?.marks() ?? [];
-	return new Map(
-		marks.flatMap((mark) =>
-			mark.kind === 'field' && mark.about.day !== undefined ? [[mark.about.day, mark.y]] : []
-		)
-	);
 }
 
 /** Members of a set that should be seen all through it, where nothing of its pages is. */

@@ -1,7 +1,7 @@
 import { move } from '../draw';
 import type { Room } from '../forms';
 import type { Rect, Size } from '../paper';
-import type { Choice } from './choices';
+import { rectsOf, type Choice } from './choices';
 
 /** What is held on each page of a room, counted from the room's first dot there. */
 export type Taken = readonly [readonly Rect[], readonly Rect[]];
@@ -10,7 +10,7 @@ export type Taken = readonly [readonly Rect[], readonly Rect[]];
 export function footprintOf({ room, inside }: Choice): Room {
 	if (!inside || inside.guests.length === 0) return room;
 	const on = (page: 0 | 1, own: Size): Size => {
-		const rects = inside.guests.flatMap((guest) => (guest.on === page ? [guest.rect] : []));
+		const rects = inside.guests.flatMap((guest) => rectsOf(guest, page));
 		const left = Math.min(0, ...rects.map(({ x }) => x));
 		return {
 			w: Math.max(own.w, ...rects.map(({ x, w }) => x + w)) - left,
@@ -33,18 +33,17 @@ export function withGuests(choice: Choice): Choice {
 		...choice,
 		room,
 		marks: () =>
-			choice
-				.marks()
-				.map((marks, on) =>
-					[
-						...marks,
-						...inside.guests
-							.filter((guest) => guest.on === on)
-							.flatMap((guest) =>
-								(withGuests(guest.choice).marks()[0] ?? []).map((mark) => move(mark, guest.rect))
-							)
-					].map((mark) => (on === 0 ? move(mark, { x: outer, y: 0 }) : mark))
-				)
+			choice.marks().map((marks, on) =>
+				[
+					...marks,
+					...inside.guests.flatMap((guest) => {
+						const [at] = rectsOf(guest, on === 0 ? 0 : 1);
+						const own = withGuests(guest.choice).marks();
+						const there = (guest.across ? own[on] : own[0]) ?? [];
+						return at ? there.map((mark) => move(mark, at)) : [];
+					})
+				].map((mark) => (on === 0 ? move(mark, { x: outer, y: 0 }) : mark))
+			)
 	};
 }
 
@@ -52,8 +51,7 @@ export function withGuests(choice: Choice): Choice {
 export function coveredBy({ room, inside }: Choice, leftWidth: number): Taken {
 	if (room.span === 'page') return [[{ x: 0, y: 0, ...room }], []];
 	const outer = leftWidth - room.left.w;
-	const guests = (on: 0 | 1) =>
-		(inside?.guests ?? []).flatMap((guest) => (guest.on === on ? [guest.rect] : []));
+	const guests = (on: 0 | 1) => (inside?.guests ?? []).flatMap((guest) => rectsOf(guest, on));
 	return [
 		[{ x: 0, y: 0, ...room.left }, ...guests(0)].map((rect) => ({ ...rect, x: rect.x + outer })),
 		[{ x: 0, y: 0, ...room.right }, ...guests(1)]

@@ -1,11 +1,13 @@
-import { titleStyle, type Room, type RoomPlace } from '../forms';
+import { bothPages, type Room, type RoomPlace } from '../forms';
 import { overlaps, type Rect, type Size } from '../paper';
-import { withRule, type Importance, type RulesByForm, type Wish } from '../wish';
-import { formsOf, type Choice, type Guest, type Inside } from './choices';
+import type { Importance, Wish } from '../wish';
+import { asMember } from './as-member';
+import { rectsOf, type Choice, type Guest, type Inside } from './choices';
 import { footprintOf, type Taken } from './footprint';
+import { clearOf, withoutAir } from './free-in-room';
+import { bandsOver } from './over-both';
 import { packed } from './packed';
 import { shapeOf, shelve, type Sized } from './shelves';
-import { largestEmpty, withGap } from './space';
 
 /** So many ways to leave members out are tried, the least missed first. */
 const mostTries = 200;
@@ -17,19 +19,11 @@ export const missed: Readonly<Record<Importance, number>> = {
 	spare: 60
 };
 
-/** The squares of a room that members take by themselves: all but those next to the block. */
-function withoutAir({ x, y, w, h }: RoomPlace, own: Size): Rect {
-	if (y >= own.h) return { x, y: y + 1, w, h: h - 1 };
-	if (x >= own.w) return { x: x + 1, y, w: w - 1, h };
-	return x + w <= 0 ? { x, y, w: w - 1, h } : { x, y, w, h };
-}
-
-/** The largest part of a rectangle that keeps a square away from what is taken. */
-function clearOf(rect: Rect, taken: readonly Rect[]): Rect {
-	if (taken.length === 0) return rect;
-	const around = taken.map(({ x, y, w, h }) => withGap({ x: x - rect.x, y: y - rect.y, w, h }));
-	const free = largestEmpty(rect, around) ?? { x: 0, y: 0, w: 0, h: 0 };
-	return { ...free, x: rect.x + free.x, y: rect.y + free.y };
+/** A room, what is free of it, and what is taken on its page. */
+interface There {
+	readonly place: RoomPlace;
+	readonly free: Rect;
+	readonly taken: readonly Rect[];
 }
 
 /** A room with the members that are to stand in it. */
@@ -65,19 +59,53 @@ export class Guests {
 		this.members = members.map(asMember);
 	}
 
-	/** Members in the rooms of a layout, in their order from room to room, but for those meant for one of them. */
+	/**
+	 * Members in the rooms of a layout, in their order from room to room, but for those meant for one of them. What lies over
+	 * both pages stands above the others.
+	 */
 	inside({ room, rooms = [] }: Choice, taken: Taken): Inside {
+		const all = [...this.members.keys()];
+		const wide = all.filter((member) => this.member(member).room === bothPages);
+		const others = all.filter((member) => !wide.includes(member));
+		let best: Inside | undefined;
+		for (const { guests, left, discomfort } of bandsOver(
+			room,
+			rooms,
+			wide.map((member) => this.member(member)),
+			others.length > 0,
+			this.choicesIn
+		)) {
+			const below: Taken = [
+				[...taken[0], ...guests.flatMap((guest) => rectsOf(guest, 0))],
+				[...taken[1], ...guests.flatMap((guest) => rectsOf(guest, 1))]
+			];
+			const among = this.among(room, rooms, below, others);
+			const found: Inside = {
+				guests: [...guests, ...among.guests],
+				left: [...left, ...among.left],
+				discomfort: discomfort + among.discomfort
+			};
+			if (!best || priceOf(found) < priceOf(best)) best = found;
+		}
+		return best ?? { guests: [], discomfort: 0, left: this.members };
+	}
+
+	/** Some members in the rooms of a layout, around what is taken there. */
+	private among(
+		room: Room,
+		rooms: readonly RoomPlace[],
+		taken: Taken,
+		all: readonly number[]
+	): Inside {
 		const sizeOn = (on: 0 | 1): Size =>
 			room.span === 'page' ? room : on === 0 ? room.left : room.right;
 		const places = rooms.map((place) => ({
 			place,
-			free: clearOf(withoutAir(place, sizeOn(place.on)), taken[place.on])
+			free: clearOf(withoutAir(place, sizeOn(place.on)), taken[place.on]),
+			taken: taken[place.on]
 		}));
-		const all = [...this.members.keys()];
 		const possible = all.filter((member) =>
-			places.some(
-				({ place, free }) => this.isFor(member, place, rooms) && this.fill(place, free, [member])
-			)
+			places.some((there) => this.isFor(member, there.place, rooms) && this.fill(there, [member]))
 		);
 		for (const left of this.leavings(possible)) {
 			const found = this.place(
@@ -89,12 +117,12 @@ export class Guests {
 				return {
 					guests: found.guests,
 					discomfort: found.discomfort,
-					left: this.members.filter(
-						(_, member) => !possible.includes(member) || left.includes(member)
-					)
+					left: all
+						.filter((member) => !possible.includes(member) || left.includes(member))
+						.map((member) => this.member(member))
 				};
 		}
-		return { guests: [], discomfort: 0, left: this.members };
+		return { guests: [], discomfort: 0, left: all.map((member) => this.member(member)) };
 	}
 
 	/** Members to leave out, the least missed first, later ones before earlier ones. */
@@ -109,7 +137,7 @@ export class Guests {
 
 	/** All of some members in rooms; undefined where they do not fit. */
 	private place(
-		places: readonly { readonly place: RoomPlace; readonly free: Rect }[],
+		places: readonly There[],
 		rooms: readonly RoomPlace[],
 		members: readonly number[]
 	): Filled | undefined {
@@ -122,7 +150,7 @@ export class Guests {
 			let best: Filled | undefined;
 			for (let end = next; end <= loose.length; end++) {
 				const some = [...own, ...loose.slice(next, end)].sort((a, b) => a - b);
-				const filled = this.fill(here.place, here.free, some);
+				const filled = this.fill(here, some);
 				if (!filled) break;
 				const rest = from(at + 1, end);
 				if (!rest) continue;
@@ -135,28 +163,33 @@ export class Guests {
 	}
 
 	/** Some members in one room. */
-	private fill(place: RoomPlace, free: Rect, members: readonly number[]): Filled | undefined {
+	private fill(there: There, members: readonly number[]): Filled | undefined {
 		if (members.length === 0) return nobody;
+		const { free } = there;
 		if (free.w < 1 || free.h < 1) return undefined;
-		const name = `${place.name} ${free.x} ${free.y} ${free.w} ${free.h} ${place.x} ${place.y}: ${members.join()}`;
-		if (!this.filled.has(name)) this.filled.set(name, this.filling(place, free, members));
+		const name = JSON.stringify([there, members]);
+		if (!this.filled.has(name)) this.filled.set(name, this.filling(there, members));
 		return this.filled.get(name);
 	}
 
-	private filling(place: RoomPlace, free: Rect, members: readonly number[]): Filled | undefined {
+	private filling(
+		{ place, free, taken: around }: There,
+		members: readonly number[]
+	): Filled | undefined {
 		const held = members.filter((member) => this.member(member).spot);
 		const fixed = held.flatMap((member) => this.held(place, member) ?? []);
 		const clash = fixed.some(({ rect }, at) =>
-			fixed.slice(at + 1).some((other) => overlaps(rect, other.rect))
+			[...around, ...fixed.slice(at + 1).map((other) => other.rect)].some((other) =>
+				overlaps(rect, other)
+			)
 		);
 		if (fixed.length < held.length || clash) return undefined;
 		const others = members.filter((member) => !held.includes(member));
 		if (others.length === 0) return filledBy(fixed);
 		const taken = fixed.map(({ rect }) => rect);
 		if (taken.length === 0) return this.sharing(place, free, others);
-		const around = this.keepingPlaces(place, free, members, held, taken);
 		const found =
-			around ??
+			this.keepingPlaces(place, free, members, held, taken) ??
 			this.sharing(place, free, others, taken) ??
 			this.sharing(place, clearOf(free, taken), others);
 		return found && together(filledBy(fixed), found);
@@ -253,19 +286,12 @@ function filledBy(guests: readonly Guest[]): Filled {
 	};
 }
 
+/** How badly members are missed, and then what discomfort there is. */
+function priceOf({ left, discomfort }: Inside): number {
+	return left.reduce((sum, { importance = 'want' }) => sum + missed[importance], discomfort);
+}
+
 /** Whether the first is of better shapes at the same comfort. */
 function wellShaped(a: Filled, b: Filled): boolean {
 	return a.discomfort === b.discomfort && a.shape > b.shape;
-}
-
-/** A member as it is ruled: the page owns the lettered title, so its own name is written unless that is asked otherwise. */
-function asMember(wish: Wish): Wish {
-	const rules = formsOf(wish)
-		.filter((form) => form.rules.includes(titleStyle))
-		.filter((form) => titleStyle.of({ rules: wish.rules?.[form.id] ?? {} }) === undefined)
-		.reduce<RulesByForm | undefined>(
-			(all, form) => withRule(all, form.id, titleStyle.name, 'written'),
-			wish.rules
-		);
-	return { ...wish, span: 'page', ...(rules ? { rules } : {}) };
 }

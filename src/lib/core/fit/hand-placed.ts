@@ -26,13 +26,17 @@ export interface HandPlaced {
 	readonly faults: readonly PlaceFault[];
 }
 
-/** Whether a person can put it elsewhere: weekly pages move as a set, and what is drawn stays. */
-export function canMove(plan: Plan, { as, wish, pieces }: Block): boolean {
+/**
+ * Whether a person can put it elsewhere: weekly pages move as a set, what is drawn stays, and so does what lies over both
+ * pages of its host, above the others.
+ */
+export function canMove(plan: Plan, { as, wish, host, pieces }: Block): boolean {
 	const own = wishById(plan.wishes, wish);
 	return (
 		own !== undefined &&
 		!own.weeks &&
 		!as.part &&
+		!(host && pieces.length > 1) &&
 		!pieces.some(({ page }) => plan.drawn?.pages.includes(page))
 	);
 }

@@ -6,7 +6,18 @@ import { brokenRules } from '../../../../tests/support/judge';
 import { begin, idGiver, kindById } from '../catalogue';
 import type { Wish } from '../wish';
 import { contains } from '../paper';
-import { drawPage, holdAt, pageMarks, placeByHand, planRun, roomsOf, type Plan, type Run } from '.';
+import {
+	canMove,
+	drawPage,
+	holdAt,
+	pageFields,
+	pageMarks,
+	placeByHand,
+	planRun,
+	roomsOf,
+	type Plan,
+	type Run
+} from '.';
 
 const kindOf = (id: string) => {
 	const kind = kindById(id);
@@ -203,5 +214,80 @@ describe('members', () => {
 			}),
 			{ numRuns: often(100) }
 		);
+	});
+});
+
+describe('what lies over both pages of its host', () => {
+	const habits = ['Dough', 'Bellows', 'Engine'].map((name) => ({ name }));
+	const page = (members: readonly Wish[]) =>
+		planWith([{ id: 'page', kind: 'composed', title: 'Harbour', members }]);
+	const over = fresh('habits', { id: 'habits', items: habits, room: 'both' });
+
+	test('stands above the others, in the same rows of both pages, and makes its host a spread', () => {
+		const left = fresh('tasks', { id: 'tasks', room: 'left' });
+		const right = fresh('notes', { id: 'notes', room: 'right' });
+		const plan = page([left, over, right]);
+		const run = planRun(plan);
+		expect(run.unplaced).toEqual([]);
+		expect(brokenRules(plan, run)).toEqual([]);
+		const host = blockOf(run, 'page');
+		expect(host.room.span).toBe('spread');
+		const [first, second] = blockOf(run, 'habits').pieces;
+		expect([first?.page, second?.page]).toEqual(host.pieces.map(({ page }) => page));
+		expect(second?.rect.y).toBe(first?.rect.y);
+		// Against the fold on both pages.
+		expect((first?.rect.x ?? 0) + (first?.rect.w ?? 0)).toBe(host.pieces[0].rect.w);
+		expect(second?.rect.x).toBe(0);
+		for (const id of ['tasks', 'notes'])
+			expect(blockOf(run, id).pieces[0].rect.y).toBeGreaterThan(
+				(first?.rect.y ?? 0) + (first?.rect.h ?? 0)
+			);
+		expect(canMove(plan, blockOf(run, 'habits'))).toBe(false);
+		const days = host.pieces.map(({ page }) =>
+			pageFields(plan, run, page).flatMap(({ field }) => field.about.day ?? [])
+		);
+		expect(days.map((some) => [Math.min(...some), Math.max(...some)])).toEqual([
+			[1, 24],
+			[25, 31]
+		]);
+	});
+
+	test('below it members show each day in one row all across both pages', () => {
+		const members = [
+			fresh('steps', { id: 'steps', room: 'both' }),
+			fresh('sleep', { id: 'sleep', room: 'left' }),
+			fresh('weight', { id: 'weight', room: 'right' })
+		];
+		const plan = page(members);
+		const run = planRun(plan);
+		expect(brokenRules(plan, run)).toEqual([]);
+		const rowsOf = (id: string) => {
+			const { page } = blockOf(run, id).pieces[0];
+			const own = pageFields(plan, run, page).filter(({ wish }) => wish === id);
+			return new Map(own.flatMap(({ field: { about, y } }) => (about.day ? [[about.day, y]] : [])));
+		};
+		const [sleep, weight] = [rowsOf('sleep'), rowsOf('weight')];
+		expect(sleep.size).toBe(31);
+		expect([...weight]).toEqual([...sleep]);
+	});
+
+	test('two of them lie one below the other', () => {
+		const second = fresh('habits', { id: 'more', items: habits, room: 'both' });
+		const plan = page([over, second, fresh('tasks', { id: 'tasks' })]);
+		const run = planRun(plan);
+		expect(run.unplaced).toEqual([]);
+		expect(brokenRules(plan, run)).toEqual([]);
+		const [upper, lower] = ['habits', 'more'].map((id) => blockOf(run, id).pieces[0].rect);
+		expect(lower?.y).toBeGreaterThan((upper?.y ?? 0) + (upper?.h ?? 0));
+	});
+
+	test('a member held where it lies is left out, and one that cannot lie over two pages says so', () => {
+		const held = fresh('tasks', { id: 'tasks', room: 'left', spot: { x: 0, y: 0, w: 12, h: 8 } });
+		const quote = fresh('quote', { id: 'quote', text: 'Calm water', room: 'both' });
+		const run = planRun(page([over, held, quote]));
+		expect(run.unplaced.find(({ wish }) => wish === 'quote')?.reason).toBe(
+			'none of its forms lies over two pages'
+		);
+		expect(run.unplaced).toHaveLength(2);
 	});
 });

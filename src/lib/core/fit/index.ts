@@ -16,6 +16,6 @@ export * from './hand-placed';
 export * from './rooms';
 export { PackingCache } from './solve';
 export { pagesFor, partsOf, weeksOf, weeksShown } from './parts';
-export { formsOf, isFiller, kindOf, spansOf, settingOf, type Choice } from './choices';
+export { formsOf, isFiller, kindOf, mayLieOver, spansOf, settingOf, type Choice } from './choices';
 export { choicesIn } from './hosting';
 export { cutsOf, usableSquares } from './sheets';

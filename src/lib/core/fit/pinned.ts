@@ -1,7 +1,7 @@
 import type { Room } from '../forms';
 import { contains, overlaps, spreadOf, type Dot, type Rect, type Size } from '../paper';
 import type { Wish } from '../wish';
-import type { Choice } from './choices';
+import { rectsOf, type Choice } from './choices';
 import type { Taken } from './footprint';
 import { choicesIn } from './hosting';
 import { inRows, pageChoices, spreadChoices } from './options';
@@ -145,8 +145,9 @@ export function rectsHeld(fixed: readonly Fixed[], page: number): Rect[] {
 	return fixed.flatMap(({ choice, pieces }) =>
 		pieces.flatMap((piece, on) => {
 			if (piece.page !== page) return [];
-			const guests = (choice.inside?.guests ?? []).filter((guest) => guest.on === on);
-			return [piece.rect, ...guests.map(({ rect }) => from(piece.rect, rect))];
+			const guests = choice.inside?.guests ?? [];
+			const rects = guests.flatMap((guest) => rectsOf(guest, on === 0 ? 0 : 1));
+			return [piece.rect, ...rects.map((rect) => from(piece.rect, rect))];
 		})
 	);
 }

@@ -1,5 +1,5 @@
-import type { Facts, Room } from '../forms';
-import { settingOf, type Choice } from './choices';
+import { bothPages, type Facts, type Room } from '../forms';
+import { mayLieOver, settingOf, type Choice } from './choices';
 import type { Taken } from './footprint';
 import { choicesIn, missedBy } from './hosting';
 import { from } from './pinned';
@@ -39,9 +39,20 @@ export function blocksOf(plan: Plan, seated: Seated, host?: Host): Block[] {
 	const own = block(plan, seated);
 	return [
 		host ? { ...own, host } : own,
-		...(choice.inside?.guests ?? []).flatMap(({ choice: guest, room, on, rect }) => {
+		...(choice.inside?.guests ?? []).flatMap(({ choice: guest, room, on, rect, across }) => {
 			const at: Piece | undefined = pieces[on];
-			if (!at || guest.room.span !== 'page') return [];
+			if (!at) return [];
+			const { discomfort } = guest;
+			if (guest.room.span === 'spread') {
+				const right = pieces[1];
+				if (!across || !right) return [];
+				const own: Pieces = [
+					{ page: at.page, rect: from(at.rect, rect) },
+					{ page: right.page, rect: from(right.rect, across) }
+				];
+				const seat = { choice: guest, room: guest.room, pieces: own, discomfort };
+				return blocksOf(plan, seat, { wish: choice.as.id, room });
+			}
 			const { w, h } = guest.inside ? guest.room : rect;
 			return blocksOf(
 				plan,
@@ -49,7 +60,7 @@ export function blocksOf(plan: Plan, seated: Seated, host?: Host): Block[] {
 					choice: guest,
 					room: { span: 'page', w, h },
 					pieces: [{ page: at.page, rect: from(at.rect, { ...rect, w, h }) }],
-					discomfort: guest.discomfort
+					discomfort
 				},
 				{ wish: choice.as.id, room }
 			);
@@ -62,7 +73,10 @@ export function unseated({ inside, as, form }: Choice): Unplaced[] {
 	if (!inside) return [];
 	const reason = `there is no room for it in “${as.title ?? form.name}” beside the others`;
 	return [
-		...inside.left.map(({ id }): Unplaced => ({ wish: id, reason })),
+		...inside.left.map((wish): Unplaced => {
+			const cannot = wish.room === bothPages && !mayLieOver(wish);
+			return { wish: wish.id, reason: cannot ? 'none of its forms lies over two pages' : reason };
+		}),
 		...inside.guests.flatMap(({ choice }) => unseated(choice))
 	];
 }

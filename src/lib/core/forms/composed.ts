@@ -1,6 +1,14 @@
 import type { Mark } from '../draw';
 import { titleStyle } from './common-rules';
-import { ranked, type Form, type Layout, type Room, type RoomPlace, type Setting } from './form';
+import {
+	bothPages,
+	ranked,
+	type Form,
+	type Layout,
+	type Room,
+	type RoomPlace,
+	type Setting
+} from './form';
 import { titleSum } from './rows';
 import { titleMarks, titleRows } from './title-band';
 import type { Size } from '../paper';
@@ -22,7 +30,8 @@ export const composed: Form = {
 	rooms: [
 		{ name: 'page', label: 'on the page' },
 		{ name: 'left', label: 'on the left page' },
-		{ name: 'right', label: 'on the right page' }
+		{ name: 'right', label: 'on the right page' },
+		{ name: bothPages, label: 'over both pages' }
 	],
 	layouts: (setting, room) => {
 		const top = titleRows(setting);

@@ -108,6 +108,9 @@ export interface RoomPlace extends Rect {
 	readonly on: 0 | 1;
 }
 
+/** Where a member stands that lies over both pages of its host: no single rectangle, so no layout names it. */
+export const bothPages = 'both';
+
 /** An option that can draw itself: marks of each page in that page's part of the room. */
 export interface Layout extends Option {
 	readonly marks: () => readonly (readonly Mark[])[];

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { formById } from '$lib/core/forms';
-	import { formsOf, roomsOf } from '$lib/core/fit';
+	import { bothPages, formById } from '$lib/core/forms';
+	import { formsOf, mayLieOver, roomsOf } from '$lib/core/fit';
 	import { allWishes, mayHold, type Wish } from '$lib/core/wish';
 	import Select from '../fields/Select.svelte';
 	import { focusOn } from '../focus';
@@ -19,14 +19,14 @@
 	);
 	/** Of a set all weeks: what is seen all through it is a room of one of them. */
 	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === host?.id));
-	/** The rooms that the host has where it lies now. */
+	/** The rooms that the host has where it lies now; over both pages it lies as soon as something wants that. */
 	const rooms = $derived.by(() => {
 		const open = new Set(
 			blocks.flatMap((block) => roomsOf(desk.plan, block)).map(({ name }) => name)
 		);
 		const named = blocks.flatMap(({ form }) => formById(form)?.rooms ?? []);
 		return [...new Map(named.map((room) => [room.name, room])).values()].filter(
-			({ name }) => open.has(name) || name === wish.room
+			({ name }) => open.has(name) || name === wish.room || (name === bothPages && mayLieOver(wish))
 		);
 	});
 
