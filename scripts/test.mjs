@@ -1,13 +1,10 @@
 import { execFile, spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { bin, ensureBuilt, ensureInstalled, run } from './lib.mjs';
+import { ensureChromium } from './chromium.mjs';
+import { bin, ensureBuilt, ensureInstalled } from './lib.mjs';
 
 /** Checks use much code a little: they are quicker where less of it is compiled well. */
 const lazily = ['--interrupt-budget=500000', '--max-semi-space-size=64'];
-/** Where there is a browser already, a better one is not waited for longer than it saves. */
-const mostInstallingMs = 45_000;
-/** Debian's chromiums: the first one there is. The one without a window of its own does as much in less time. */
-const browsers = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 
 /** @typedef {{ passed: number, failed: number, faults: string[] }} Count */
 /** @typedef {{ status: string, fullName: string, failureMessages: string[] }} Test */
@@ -156,23 +153,4 @@ function vitest(name, projects, part) {
  */
 function shortly(text) {
 	return text.trim().split('\n').slice(0, 30).join('\n');
-}
-
-/** Names the browser of the tests; where only the slower one is found, or none, installs Debian's if it can be had. */
-function ensureChromium() {
-	if (process.env.CHROMIUM) return;
-	const [best = '', other = ''] = browsers;
-	if (!existsSync(best)) {
-		console.log('Installing chromium …');
-		const patience = ['-o', 'Acquire::http::Timeout=10', '-o', 'Acquire::Retries=1'];
-		const apt = (/** @type {string[]} */ ...args) =>
-			spawnSync('apt-get', [...patience, ...args], {
-				stdio: 'inherit',
-				...(existsSync(other) ? { timeout: mostInstallingMs } : {})
-			}).status === 0;
-		const quiet = ['install', '-y', '-qq', '--no-install-recommends'];
-		if (!apt('update', '-qq') || !apt(...quiet, 'chromium-headless-shell'))
-			if (!existsSync(other)) run('apt-get', [...quiet, 'chromium']);
-	}
-	process.env.CHROMIUM = existsSync(best) ? best : other;
 }

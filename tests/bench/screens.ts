@@ -16,7 +16,7 @@ declare global {
 
 /** Script that the first screen loads, the worker's start, a keystroke, and the screen of all kinds. */
 export async function benchScreens(): Promise<void> {
-	const [app, browser] = await Promise.all([startApp('demo'), launch()]);
+	const [app, browser] = await Promise.all([startApp('demo'), launch({ compiling: true })]);
 	try {
 		const { page } = await openWindow(browser);
 		const scripts: Promise<number>[] = [];
@@ -96,20 +96,20 @@ async function dragging(page: Page, session: CDPSession): Promise<void> {
 	const id = /months\/([^/]+)/.exec(page.url())?.[1];
 	const { origin } = new URL(page.url());
 	const known = await (await page.request.get(`${origin}/app/months/${id}/plan.json`)).json();
-	const notebook = { ...known.notebook, name: 'Thick', freePages: [{ first: 2, last: 121 }] };
+	const notebook = { ...known.notebook, name: 'Thick', freePages: { first: 2, last: 121 } };
 	const headers = { origin };
-	const book = await page.request.post(`${origin}/app/notebooks`, { data: notebook, headers });
 	const wishes = Array.from({ length: 60 }, (_, at) => ({
 		id: `w${at}`,
 		kind: 'habits',
 		size: { w: 28, h: 18 },
 		items: [{ name: 'Walk' }, { name: 'Knead' }]
 	}));
-	const month = { ...known, wishes, notebookId: (await book.json()).id };
-	const made = await page.request.post(`${origin}/app/months`, { data: month, headers });
+	const data = { document: { ...known, notebook, wishes, drawn: undefined } };
+	const made = await page.request.post(`${origin}/app/import`, { data, headers });
+	if (!made.ok()) throw new Error(await made.text());
 	await page.goto(`${origin}/months/${(await made.json()).id}/pages/10`);
 	await page.waitForLoadState('networkidle');
-	const blocks = page.locator('svg[role="group"] rect[role="button"]');
+	const blocks = page.locator('rect[role="button"]');
 	const box = await blocks.first().boundingBox();
 	if (!box) throw new Error('no block');
 	await session.send('Performance.enable');

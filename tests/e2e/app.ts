@@ -9,6 +9,10 @@ import Database from 'libsql';
 /** What lives for seconds is not worth compiling well: a function is when it has run eight times as long as usual. */
 const lazily = ['--interrupt-budget=1000000'];
 
+/** What is told to end and does not, because something keeps it, ends after so long all the same, and its servers with it. */
+const mostEndingMs = 3000;
+process.once('SIGTERM', () => setTimeout(() => process.exit(), mostEndingMs).unref());
+
 export interface App {
 	readonly address: string;
 	readonly database: string;
@@ -79,6 +83,7 @@ function addressOf(server: ChildProcess): Promise<string> {
 
 function ended(server: ChildProcess, signal: NodeJS.Signals): Promise<void> {
 	return new Promise((resolve) => {
+		server.ref();
 		server.once('exit', () => resolve());
 		server.kill(signal);
 	});
