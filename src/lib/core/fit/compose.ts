@@ -3,6 +3,7 @@ import { pageOf, type Page, type Rect, type Size } from '../paper';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
 import { grown } from './grow';
+import { withGrownGuests } from './grown-guests';
 import { dayRows, withLevelGuests } from './level-guests';
 import { levelled } from './levelled';
 import type { Block, Pieces, Plan, Run, Unplaced } from './plan';
@@ -55,7 +56,7 @@ export function compose(
 	];
 	const blocks = [
 		...drawnBlocks(plan),
-		...seated.flatMap((own) => blocksOf(plan, withLevelGuests(plan, own)))
+		...seated.flatMap((own) => blocksOf(plan, withLevelGuests(plan, withGrownGuests(plan, own))))
 	];
 	const order = new Map(allWishes(plan.wishes).map(({ id }, index) => [id, index]));
 	const rank = ({ wish }: Block) => order.get(wish) ?? -1;

@@ -217,6 +217,20 @@ describe('members', () => {
 	});
 });
 
+test('members of a page grow into what is left around them', () => {
+	const plan = planWith([fresh('cash-page', { id: 'cash' })], {
+		notebook: { ...a5, pageMm: { width: 210, height: 297 }, columns: 40, rows: 57 }
+	});
+	const run = planRun(plan);
+	expect(brokenRules(plan, run)).toEqual([]);
+	const rect = (id: string) => blockOf(run, id).pieces[0].rect;
+	const foot = (id: string) => rect(id).y + rect(id).h;
+	// Income beside spending, what can wait beside what is to buy: to the foot of the page, and to its edge.
+	expect(foot('income')).toBe(foot('spending'));
+	expect([foot('shopping-list'), foot('wish-list')]).toEqual([57, 57]);
+	for (const id of ['income', 'wish-list']) expect(rect(id).x + rect(id).w).toBe(40);
+});
+
 describe('what lies over both pages of its host', () => {
 	const habits = ['Dough', 'Bellows', 'Engine'].map((name) => ({ name }));
 	const page = (members: readonly Wish[]) =>

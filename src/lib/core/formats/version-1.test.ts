@@ -8,8 +8,11 @@ import { checked, planSchema, toPlan, wishFromVersion1 } from '.';
 
 // All kinds, among them a timeline of goals that takes one page now; and work hours, which have columns of values now.
 const ruledOtherwise = new Set([0, 10]);
-/** Weeks that only their middle day makes the month's are drawn whole now, and columns of a week are parts of its days. */
-const ruledAsWeeks = new Map([[1, ['w5', 'w6']]]);
+/**
+ * Weeks that only their middle day makes the month's are drawn whole now, columns of a week are parts of its days, and a box
+ * a single square wide (w8) is none.
+ */
+const ruledAsWeeks = new Map([[1, ['w5', 'w6', 'w8']]]);
 
 const planOf = (document: unknown) => {
 	const read = checked(planSchema, document);

@@ -11,6 +11,9 @@ export function datesOfWeek({ month }: Setting, row: number): string {
 	return first === last ? `${first}` : `${first}–${last}`;
 }
 
+/** In less than this a hand writes no sentence. (Common practice.) */
+const narrowest = 6;
+
 /**
  * One box a week, each with its dates, under a heading or a question: height floor((H − title) / weeks),
  * at least 2. (Common practice.)
@@ -23,13 +26,14 @@ export const weekBoxesList = pageForm({
 	layouts: (setting, there) => {
 		const { weeks } = setting.month;
 		const top = titleRows(setting);
+		if (there.w < narrowest) return [];
 		const most = Math.floor((there.h - top) / weeks);
 		const heights = [...new Set([most, 4, 3])].filter((height) => height >= 2 && height <= most);
 		return heights.map((height) => {
 			const size = { w: there.w, h: top + weeks * height };
 			return {
 				size,
-				discomfort: there.w < 6 ? 100 : cellDiscomfort(height),
+				discomfort: cellDiscomfort(height),
 				facts: {
 					cell: { w: there.w, h: height },
 					rows: weeks,
