@@ -99,7 +99,7 @@ export class CornerSearch {
 			const mostY = pageH - h;
 			let fits = false;
 			for (let corner = 0; corner <= xs.length && !fits; corner++)
-				fits = (xs[corner - 1] ?? 0) <= mostX && (ys[corner] ?? 0) <= mostY;
+				fits = before(xs, corner) <= mostX && (ys[corner] ?? 0) <= mostY;
 			if (!fits) return false;
 		}
 		const dead = blocked
@@ -119,7 +119,7 @@ export class CornerSearch {
 			const twin = index > 0 && open & (1 << (index - 1));
 			if (twin && w === this.wide(index - 1) && h === this.high(index - 1)) continue;
 			for (let corner = 0; corner <= xs.length; corner++) {
-				const x = xs[corner - 1] ?? 0;
+				const x = before(xs, corner);
 				const y = ys[corner] ?? 0;
 				if (x + w > pageW || y + h > pageH) continue;
 				// Mirrored packings are as good, so the largest may keep to one quarter of the page.
@@ -189,6 +189,11 @@ export class CornerSearch {
 				other.y < y + h
 		);
 	}
+}
+
+/** What stands before a place in a row; a negative index would be looked up by its name, which is slow. */
+function before(xs: readonly number[], place: number): number {
+	return place === 0 ? 0 : (xs[place - 1] ?? 0);
 }
 
 /**

@@ -31,7 +31,7 @@ export class Shapes {
 
 	/** The squares of a shape; undefined for rows. */
 	squaresOf(code: number): readonly Rect[] | undefined {
-		return this.all[code - firstShape];
+		return code < firstShape ? undefined : this.all[code - firstShape];
 	}
 
 	/** Rows that take no more of any page than what a number stands for. */
