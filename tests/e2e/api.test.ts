@@ -5,6 +5,7 @@ import { checked, planSchema, toDocument } from '../../src/lib/core/formats';
 import { anyPlan, documentWith } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
+import { often } from '../support/effort';
 import { type App, startApp } from './app';
 
 let app: App;
@@ -187,7 +188,7 @@ test('random requests never break the server', async () => {
 				await response.json();
 			}
 		),
-		{ numRuns: 400 }
+		{ numRuns: often(400, 150) }
 	);
 	const health = await fetch(`${app.address}/api/v1/health`);
 	expect(health.status).toBe(200);
@@ -214,7 +215,7 @@ describe('the published schema', () => {
 				// Rules that compare fields are the server's alone, so it may refuse more.
 				if (checked(planSchema, document).ok) expect(validate(document)).toBe(true);
 			}),
-			{ numRuns: 500 }
+			{ numRuns: often(500, 150) }
 		);
 	});
 });
