@@ -2,18 +2,12 @@ import { createServer } from 'node:http';
 import { pathToFileURL } from 'node:url';
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled } from './lib.mjs';
-import { networkAddresses, share } from './share.mjs';
+import { idleConnectionMs, networkAddresses, share } from './share.mjs';
 
 const usualPort = 4317;
 const mostTries = 20;
 /** So long may answers that are under way take when the program is asked to end. */
 const mostEndingMs = 1000;
-/**
- * So long is a connection kept that nobody uses: who asks again just as it is closed is not answered, and browsers keep
- * theirs for a minute and more.
- */
-const idleConnectionMs = 120_000;
-
 /**
  * Builds what is missing and serves the application on this machine's loopback only. When the port is
  * taken and was not asked for, the next ones are tried. What goes wrong is said in one sentence.

@@ -2,6 +2,11 @@ import { createServer } from 'node:http';
 import { networkInterfaces } from 'node:os';
 
 const pairPath = '/pair';
+/**
+ * So long is a connection kept that nobody uses: who asks again just as it is closed is not answered, and browsers keep
+ * theirs for a minute and more.
+ */
+export const idleConnectionMs = 120_000;
 
 /**
  * This machine's own addresses on its network, or those of HORARIUM_SHARE_ON.
@@ -25,7 +30,7 @@ export function networkAddresses() {
  * @returns {Promise<import('node:http').Server>}
  */
 export function share(address, port, answer) {
-	const server = createServer((request, response) => {
+	const server = createServer({ keepAliveTimeout: idleConnectionMs }, (request, response) => {
 		if (request.headers.host !== `${address}:${port}`) return refuse(response, 421);
 		const path = request.url?.split('?')[0];
 		if (path === pairPath) return answer(request, response);

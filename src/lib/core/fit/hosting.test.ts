@@ -295,6 +295,27 @@ describe('what lies over both pages of its host', () => {
 		expect(lower?.y).toBeGreaterThan((upper?.y ?? 0) + (upper?.h ?? 0));
 	});
 
+	test('many of them share the rows, and what finds none is told', () => {
+		const many = Array.from({ length: 12 }, (_, at) => ({ ...over, id: `habits-${at}` }));
+		const plan = page(many);
+		const run = planRun(plan);
+		expect(brokenRules(plan, run)).toEqual([]);
+		const lying = run.blocks.filter(({ host }) => host?.room === 'both');
+		// Title 4, then 5 rows each with a row between: names, days and three habits.
+		expect(lying.map(({ wish }) => wish)).toEqual(many.slice(0, 6).map(({ id }) => id));
+		expect(run.unplaced).toHaveLength(6);
+	});
+
+	test('beside a calendar, where nothing can, it stands wherever it fits', () => {
+		const list = fresh('tasks', { id: 'tasks', room: 'both' });
+		const calendar = fresh('month-calendar', { id: 'page', span: 'spread', members: [list] });
+		const plan = planWith([calendar]);
+		const run = planRun(plan);
+		expect(run.unplaced).toEqual([]);
+		expect(brokenRules(plan, run)).toEqual([]);
+		expect(blockOf(run, 'tasks').pieces).toHaveLength(1);
+	});
+
 	test('a member held where it lies is left out, and one that cannot lie over two pages says so', () => {
 		const held = fresh('tasks', { id: 'tasks', room: 'left', spot: { x: 0, y: 0, w: 12, h: 8 } });
 		const quote = fresh('quote', { id: 'quote', text: 'Calm water', room: 'both' });

@@ -1,6 +1,6 @@
-import type { Room, RoomPlace } from '../forms';
+import { bothPages, type Room, type RoomPlace } from '../forms';
 import type { Wish } from '../wish';
-import { expectedOf, leftBy, ruledIn, type Choice } from './choices';
+import { expectedOf, formsOf, leftBy, ruledIn, type Choice } from './choices';
 import type { Taken } from './footprint';
 import { Guests, missed } from './guests';
 import type { Plan } from './plan';
@@ -54,10 +54,22 @@ export function choicesIn(
 const remembered = new Map<string, readonly Choice[]>();
 const mostRemembered = 5000;
 
-/** Members of a wish; of a week's those that are seen all through the set only where a page has a room for them. */
-function membersHere({ members = [], part }: Wish, beside: readonly RoomPlace[]): readonly Wish[] {
-	if (!part) return members;
-	return members.filter(({ room }) => !isShared(room) || beside.some(({ name }) => name === room));
+/**
+ * Members of a wish; of a week's those that are seen all through the set only where a page has a room for them. Where nothing
+ * lies over both pages they stand wherever they fit.
+ */
+function membersHere(wish: Wish, beside: readonly RoomPlace[]): readonly Wish[] {
+	const { members = [], part } = wish;
+	const here = members.filter(
+		({ room }) => !part || !isShared(room) || beside.some(({ name }) => name === room)
+	);
+	const over = formsOf(wish).some(({ rooms = [] }) => rooms.some(({ name }) => name === bothPages));
+	return over ? here : here.map(anywhere);
+}
+
+function anywhere(member: Wish): Wish {
+	const { room, ...rest } = member;
+	return room === bothPages ? rest : member;
 }
 
 /** Whether a room is one that is seen all through a set of weeks. */

@@ -2,42 +2,67 @@ import { bothPages, type Room, type RoomPlace } from '../forms';
 import type { Wish } from '../wish';
 import type { Choice, Guest, Inside } from './choices';
 
-/** It may take all rows, half of them or a third, so that others find room below. */
+/** One may take all rows, half of them or a third, so that others find room below. */
 const shares = [1, 2, 3];
+/** Of more than these each has an equal share: every one more would multiply the ways to try. */
+const mostTried = 2;
+
+/** How a wish is ruled in a room. */
+type ChoicesIn = (wish: Wish, room: Room) => readonly Choice[];
 
 /**
  * Ways for members to lie over both pages, one below the other at the top of their host's rooms: higher and lower ones, and
- * without them. `shared` says that others have to stand below.
+ * without them, the last ones first. `shared` says that others have to stand below.
  */
 export function* bandsOver(
 	room: Room,
 	rooms: readonly RoomPlace[],
-	[wish, ...rest]: readonly Wish[],
+	wishes: readonly Wish[],
 	shared: boolean,
-	choicesIn: (wish: Wish, room: Room) => readonly Choice[],
+	choicesIn: ChoicesIn
+): Generator<Inside> {
+	if (wishes.length <= mostTried) {
+		yield* stacked(room, rooms, wishes, choicesIn, () =>
+			shared || wishes.length > 1 ? shares : [1]
+		);
+		return;
+	}
+	for (let count = wishes.length; count >= 0; count--) {
+		const equally = (left: number) => [left + (shared ? 1 : 0)];
+		const [all] = stacked(room, rooms, wishes.slice(0, count), choicesIn, equally);
+		if (all?.left.length === 0) yield { ...all, left: wishes.slice(count) };
+	}
+}
+
+/** Members one below the other, each in the shares of the rows left that so many members may have, or left out. */
+function* stacked(
+	room: Room,
+	rooms: readonly RoomPlace[],
+	[wish, ...rest]: readonly Wish[],
+	choicesIn: ChoicesIn,
+	sharesOf: (members: number) => readonly number[],
 	down = 0
 ): Generator<Inside> {
 	if (!wish) {
 		yield { guests: [], left: [], discomfort: 0 };
 		return;
 	}
-	const others = shared || rest.length > 0;
 	const tried = new Set<number>();
-	for (const share of others ? shares : [1]) {
+	for (const share of sharesOf(rest.length + 1)) {
 		const guest = guestOver(room, rooms, wish, share, choicesIn, down);
 		if (!guest?.across) continue;
 		const high = Math.max(guest.rect.h, guest.across.h);
 		if (tried.has(high)) continue;
 		tried.add(high);
 		const { discomfort } = guest.choice;
-		for (const more of bandsOver(room, rooms, rest, shared, choicesIn, down + high + 1))
+		for (const more of stacked(room, rooms, rest, choicesIn, sharesOf, down + high + 1))
 			yield {
 				guests: [guest, ...more.guests],
 				left: more.left,
 				discomfort: discomfort + more.discomfort
 			};
 	}
-	for (const more of bandsOver(room, rooms, rest, shared, choicesIn, down))
+	for (const more of stacked(room, rooms, rest, choicesIn, sharesOf, down))
 		yield { ...more, left: [wish, ...more.left] };
 }
 
@@ -47,7 +72,7 @@ function guestOver(
 	[left, right]: readonly RoomPlace[],
 	wish: Wish,
 	share: number,
-	choicesIn: (wish: Wish, room: Room) => readonly Choice[],
+	choicesIn: ChoicesIn,
 	down: number
 ): Guest | undefined {
 	if (room.span === 'page' || !left || !right) return undefined;

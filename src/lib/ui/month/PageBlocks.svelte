@@ -1,20 +1,19 @@
 <script lang="ts">
+	import type { Block } from '$lib/core/fit';
 	import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
 	import { calm } from '../shell/calm';
 	import { blockKey, blockName } from './block-name';
 	import BlockMenu from './BlockMenu.svelte';
+	import SixDots from './SixDots.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
 
 	/** What stands on one page, by name: to be dragged to another page and place, or sent there from its menu. */
-	let { desk, page }: { desk: MonthDesk; page: number } = $props();
+	let { desk, page, all }: { desk: MonthDesk; page: number; all: readonly Block[] } = $props();
 
 	interface Chip {
 		readonly id: string;
 	}
 
-	const all = $derived(
-		desk.run.blocks.filter(({ pieces }) => pieces.some((piece) => piece.page === page))
-	);
 	const blocks = $derived(all.filter(({ host }) => !host));
 	const members = $derived(all.filter(({ host }) => host));
 	const own = $derived(
@@ -25,15 +24,15 @@
 	const over = $derived(blocks.filter(({ pieces }) => pieces[0].page !== page));
 	let dragged = $state.raw<Chip[]>();
 	const shown = $derived(dragged ?? own);
-	const byKey = $derived(new Map(desk.run.blocks.map((block) => [blockKey(block), block])));
+	const byKey = (key: string) => desk.run.blocks.find((block) => blockKey(block) === key);
 
 	function finalize(event: CustomEvent<DndEvent<Chip>>) {
 		dragged = undefined;
 		const { items, info } = event.detail;
-		const block = byKey.get(info.id);
+		const block = byKey(info.id);
 		if (!block || !items.some(({ id }) => id === info.id)) return;
 		if (items.length === own.length && items.every(({ id }, at) => id === own[at]?.id)) return;
-		const order = items.flatMap(({ id }) => byKey.get(id)?.wish ?? []);
+		const order = items.flatMap(({ id }) => byKey(id)?.wish ?? []);
 		desk.putAmong(block, page, order);
 	}
 </script>
@@ -54,7 +53,7 @@
 		onfinalize={finalize}
 	>
 		{#each shown as chip (chip.id)}
-			{@const block = byKey.get(chip.id)}
+			{@const block = all.find((own) => blockKey(own) === chip.id) ?? byKey(chip.id)}
 			<li class="flex items-start gap-1">
 				{#if block}
 					{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
@@ -62,12 +61,7 @@
 							use:dragHandle
 							aria-label="Drag {blockName(block)} on the pages"
 							class="flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
-							><svg viewBox="0 0 8 14" class="h-3" aria-hidden="true">
-								{#each [2, 7, 12] as y (y)}
-									<circle cx="2" cy={y} r="1.1" class="fill-current" />
-									<circle cx="6" cy={y} r="1.1" class="fill-current" />
-								{/each}
-							</svg></span
+							><SixDots class="h-3" /></span
 						>
 					{/if}
 					<BlockMenu {desk} {block} {page} />

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { sectionsOf, type Run } from '$lib/core/fit';
-	import { spreadOf } from '$lib/core/paper';
+	import { sectionsOf, type Block, type Run } from '$lib/core/fit';
+	import { spreadOf, type Rect } from '$lib/core/paper';
 	import SpreadPicture from '../page/SpreadPicture.svelte';
 	import BlockOutlines from '../page/BlockOutlines.svelte';
 	import { focusWanted } from '../focus';
@@ -26,11 +26,15 @@
 	const sections = $derived(sectionsOf(desk.run));
 	const pages = $derived(new Set(desk.run.pages.map(({ number }) => number)));
 
-	function namesOn(page: number) {
-		return desk.run.blocks
-			.filter((block) => block.pieces.some((piece) => piece.page === page))
-			.map(blockName);
-	}
+	/** What lies on each page, found once for all of them: a month has dozens of pages and of blocks. */
+	const blocksOn = $derived.by(() => {
+		const all: Record<number, { block: Block; rect: Rect }[]> = {};
+		for (const block of desk.run.blocks)
+			for (const { page, rect } of block.pieces) (all[page] ??= []).push({ block, rect });
+		return all;
+	});
+	const on = (page: number) => (blocksOn[page] ?? []).map(({ block }) => block);
+	const namesOn = (page: number) => on(page).map(blockName);
 
 	let list = $state<HTMLElement>();
 	let before: Run | undefined;
@@ -90,19 +94,15 @@
 								class="fill-calm font-sans italic">for art</text
 							>
 						{/each}
-						{#each desk.run.blocks as block, index (index)}
-							{#each block.pieces as piece (piece.page)}
-								{#if piece.page === page}
-									<rect
-										data-block={movingKey(block)}
-										x={piece.rect.x}
-										y={piece.rect.y}
-										width={piece.rect.w}
-										height={piece.rect.h}
-										class="fill-none"
-									/>
-								{/if}
-							{/each}
+						{#each blocksOn[page] ?? [] as { block, rect }, index (index)}
+							<rect
+								data-block={movingKey(block)}
+								x={rect.x}
+								y={rect.y}
+								width={rect.w}
+								height={rect.h}
+								class="fill-none"
+							/>
 						{/each}
 						<BlockOutlines run={desk.run} {page} chosen={desk.chosen} />
 					{/snippet}
@@ -110,7 +110,9 @@
 			</a>
 			<div class="flex gap-2">
 				{#each [spread.left, spread.right] as page (page)}
-					{#if pages.has(page)}<PageBlocks {desk} {page} />{:else}<span class="flex-1"></span>{/if}
+					{#if pages.has(page)}<PageBlocks {desk} {page} all={on(page)} />{:else}<span
+							class="flex-1"
+						></span>{/if}
 				{/each}
 			</div>
 		</li>

@@ -9,6 +9,7 @@
 	import { nameOf } from './block-name';
 	import Remedies from './Remedies.svelte';
 	import WishList from './WishList.svelte';
+	import SixDots from './SixDots.svelte';
 
 	interface Props {
 		desk: MonthDesk;
@@ -66,12 +67,7 @@
 		aria-label="Drag {name} to another place"
 		class="flex min-h-9 w-6 shrink-0 cursor-grab items-center justify-center text-ink-soft"
 	>
-		<svg viewBox="0 0 8 14" class="h-4" aria-hidden="true">
-			{#each [2, 7, 12] as y (y)}
-				<circle cx="2" cy={y} r="1.1" class="fill-current" />
-				<circle cx="6" cy={y} r="1.1" class="fill-current" />
-			{/each}
-		</svg>
+		<SixDots class="h-4" />
 	</span>
 	<button
 		class="flex min-w-0 flex-1 flex-col items-start px-1 text-left {host ? 'min-h-9 pt-1' : ''}"
