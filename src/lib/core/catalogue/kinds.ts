@@ -195,7 +195,7 @@ export const kinds: readonly Kind[] = [
 			members: [
 				list('First', 3, 'number'),
 				list('If there is time', 5),
-				list('Small things', 5),
+				{ kind: 'tasks', title: 'Small things', form: 'lists' },
 				{ kind: 'week-check-in', title: 'Week by week' }
 			]
 		}

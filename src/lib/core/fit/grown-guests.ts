@@ -18,7 +18,11 @@ export function withGrownGuests(plan: Plan, seated: Seated): Seated {
 		const there = ({ x, y, w, h }: Rect): Rect => ({ x: x - place.x, y: y - place.y, w, h });
 		const others = all.flatMap((other, at) => (at === index ? [] : rectsOf(other, guest.on)));
 		const room: Size = { w: place.w, h: place.h };
-		const larger = grown(plan, guest.choice, room, others.map(there), there(guest.rect), room.h);
+		const own = there(guest.rect);
+		// What stands beside each other begins in one row, so it grows downward only.
+		const above: Rect = { x: 0, y: 0, w: room.w, h: own.y - 1 };
+		const around = [...others.map(there), ...(above.h > 0 ? [above] : [])];
+		const larger = grown(plan, guest.choice, room, around, own, room.h);
 		const rect = { ...larger, x: larger.x + place.x, y: larger.y + place.y };
 		return all.with(index, { ...guest, rect });
 	}, inside.guests);

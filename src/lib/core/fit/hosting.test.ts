@@ -231,6 +231,33 @@ test('members of a page grow into what is left around them', () => {
 	for (const id of ['income', 'wish-list']) expect(rect(id).x + rect(id).w).toBe(40);
 });
 
+test('what stands beside each other in a page begins in one row, and its last list ends at the foot', () => {
+	for (const notebook of [
+		{ ...a5 },
+		{ ...a5, pageMm: { width: 128, height: 182 }, columns: 24, rows: 34 }
+	]) {
+		const plan = planWith(
+			[fresh('overview', { id: 'over' }), fresh('month-plan', { id: 'plan' })],
+			{
+				notebook
+			}
+		);
+		const run = planRun(plan);
+		const rects = run.blocks
+			.filter(({ host }) => host)
+			.map(({ as, pieces }) => ({ as, ...pieces[0].rect }));
+		const of = (is: (wish: Wish) => boolean) => {
+			const found = rects.find(({ as }) => is(as));
+			if (!found) throw new Error('not there');
+			return found;
+		};
+		const small = of(({ title }) => title === 'Small things');
+		expect(small.y + small.h).toBe(notebook.rows);
+		const [goals, due] = ['goals', 'deadlines'].map((id) => of(({ kind }) => kind === id).y);
+		if (notebook.columns === 28) expect(due).toBe(goals);
+	}
+});
+
 describe('what lies over both pages of its host', () => {
 	const habits = ['Dough', 'Bellows', 'Engine'].map((name) => ({ name }));
 	const page = (members: readonly Wish[]) =>

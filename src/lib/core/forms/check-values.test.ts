@@ -308,6 +308,10 @@ describe('weeks', () => {
 			used: 7
 		});
 	});
+
+	test('staggered boxes are larger on larger pages: 12 columns and 17 rows more make them 4 wider and 8 higher', () => {
+		expect(best('week-staggered', {}, spread(40, 40, 57)).cell).toEqual({ w: 13, h: 21 });
+	});
 });
 
 describe('events', () => {

@@ -12,8 +12,13 @@ const leastWidth = 8;
 /** A single list may be narrower: in a strip beside something else. */
 const narrowest = 6;
 const leastLines = 3;
-/** Lines narrower than these leave little to write on. */
-const usualWidth = 12;
+/** Lines narrower than the first leave less to write on, than the last little. */
+const widths = [
+	{ from: 12, discomfort: 0 },
+	{ from: 10, discomfort: 5 },
+	{ from: 8, discomfort: 15 },
+	{ from: 0, discomfort: 25 }
+];
 const sign = 2;
 /** One thing of a list has so many lines at most: its own and those for how and when. */
 const mostLines = 8;
@@ -106,7 +111,7 @@ function layoutIn(
 	return [
 		{
 			size,
-			discomfort: Math.min(100, more + (w < usualWidth ? 15 : 0)),
+			discomfort: Math.min(100, more + (widths.find(({ from }) => w >= from)?.discomfort ?? 0)),
 			stretches: fixed === undefined,
 			facts: {
 				rows,

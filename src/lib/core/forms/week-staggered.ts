@@ -3,7 +3,9 @@ import { cellSize } from './common-rules';
 import { cellDiscomfort, type RoomPlace } from './form';
 import { weekForm, type WeekArea, type WeekGrid, type WeekPlace } from './week-form';
 
+/** Boxes as they are drawn on pages of so many squares; on larger ones they are larger. */
 const usual = { w: 9, h: 13 };
+const usualPage = { w: 28, h: 40 };
 /** Boxes of a row; the lower row begins a box further right. */
 const each = 4;
 const widestGap = 2;
@@ -13,9 +15,9 @@ const leastPiece = 3;
 const leastRoom = 4;
 
 /**
- * A week in two rows of four boxes over both pages, 9 × 13 unless asked for: the upper row stands a box further left than
- * the lower one, one box of each lies over the fold, whose squares count towards its width and are lost, and the
- * margins are outside. (Common practice.)
+ * A week in two rows of four boxes over both pages, 9 × 13 on pages of 28 × 40 unless asked for: the upper row stands a box
+ * further left than the lower one, one box of each lies over the fold, whose squares count towards its width and are lost,
+ * and the margins are outside. (Common practice.)
  */
 export const weekStaggered = weekForm({
 	id: 'week-staggered',
@@ -24,12 +26,22 @@ export const weekStaggered = weekForm({
 	rules: [cellSize],
 	grids: (setting, area) => {
 		const asked = cellSize.of(setting);
-		const sizes = asked ? [asked] : [usual, { w: 8, h: 12 }, { w: 7, h: 10 }];
+		const sizes = asked ? [asked] : [largerIn(area), usual, { w: 8, h: 12 }, { w: 7, h: 10 }];
 		// One way a room: what is drawn in a smaller one is then the same.
 		const grid = sizes.flatMap((size) => gridOf(area, size) ?? [])[0];
 		return grid ? [grid] : [];
 	}
 });
+
+/** A page has three boxes' width of boxes and gaps across, and two boxes down. */
+function largerIn({ pages: [left, right] }: WeekArea): Size {
+	const columns = Math.min(left.w, right?.w ?? 0) - usualPage.w;
+	const rows = Math.min(left.h, right?.h ?? 0) - usualPage.h;
+	return {
+		w: usual.w + Math.max(0, Math.floor(columns / 3)),
+		h: usual.h + Math.max(0, Math.floor(rows / 2))
+	};
+}
 
 function gridOf({ pages: [left, right], gutter }: WeekArea, { w, h }: Size): WeekGrid | undefined {
 	if (!right) return undefined;
