@@ -21,18 +21,27 @@ export function withWideTitle(form: Form): Form {
 			const wider = widths.filter(
 				(width) => width <= most && layouts.some((layout) => widthOf(layout) < width)
 			);
-			const untitled = (w: number, rows: number) =>
-				form.layouts({ ...setting, content }, { span: 'page', w, h: rows })[0];
+			/** What is ruled as usual, and the widest that may grow. */
+			const untitled = (w: number, rows: number) => {
+				const all = form.layouts({ ...setting, content }, { span: 'page', w, h: rows });
+				const grown = all
+					.filter((layout) => layout.generous && widthOf(layout) < w)
+					.sort((a, b) => widthOf(b) - widthOf(a));
+				return [...grown.slice(0, 1), ...all.slice(0, 1)];
+			};
 			return [
 				...layouts,
-				...wider.flatMap((width) => {
-					const rest = untitled(width, h - titleHeight);
-					if (rest?.room.span !== 'page' || rest.room.w >= width) return [];
-					// In a room of just these squares it must be ruled the same.
-					const again = untitled(width, rest.room.h)?.room;
-					const same = again?.span === 'page' && again.w === rest.room.w && again.h === rest.room.h;
-					return same ? [below(setting, rest, width)] : [];
-				})
+				...wider.flatMap((width) =>
+					untitled(width, h - titleHeight).flatMap((rest) => {
+						const { room: own } = rest;
+						if (own.span !== 'page' || own.w >= width) return [];
+						// In a room of just these squares it must be ruled the same.
+						const same = untitled(width, own.h).some(
+							({ room }) => room.span === 'page' && room.w === own.w && room.h === own.h
+						);
+						return same ? [below(setting, rest, width)] : [];
+					})
+				)
 			];
 		}
 	};
