@@ -74,6 +74,8 @@ export interface Facts {
 	readonly used?: number;
 	/** Separate strips or tables side by side. */
 	readonly abreast?: number;
+	/** How wide each of them is. */
+	readonly width?: number;
 	/** Days in the first line of a strip, and squares left for the name before them. */
 	readonly first?: number;
 	readonly free?: number;
