@@ -3,14 +3,17 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from 'playwright';
+import { ensureChromium } from './chromium.mjs';
 import { serve } from './serve.mjs';
+
+ensureChromium();
 
 const folder = mkdtempSync(join(tmpdir(), 'horarium-'));
 process.env.HORARIUM_DB = join(folder, 'pictures.db');
 process.env.PORT = '0';
 const address = await serve({ database: '', demo: true });
 const browser = await chromium.launch({
-	executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+	executablePath: process.env.CHROMIUM ?? '',
 	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync']
 });
 
