@@ -135,6 +135,10 @@ test('tabs of 2 × 6 on leaves cut back by 5 name one week on both sides, each 6
 	expect(datesOn(25)).toEqual([['13–19', 23, 6, 2, 6]]);
 	expect(datesOn(30)).toEqual([['27–3', 3, 18, 2, 6]]);
 	expect(datesOn(22)).toEqual([]);
+	// While the cut is only tried, the weeks still stand where its tabs would be.
+	const uncut = planRun(planOn(22, 31, [], set()));
+	const turned = pageMarks(plan, uncut, 23).filter((mark) => mark.kind === 'text' && mark.turned);
+	expect(turned).toEqual([]);
 });
 
 describe('random sets on cut leaves', () => {

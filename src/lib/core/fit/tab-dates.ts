@@ -1,7 +1,7 @@
 import { frontOf, frontsOf, stepOf, usual, type Cut } from '../cuts';
 import { text, type Mark } from '../draw';
 import { firstDayOfWeek, monthShape } from '../month';
-import { contains, pageOf, type Rect } from '../paper';
+import { contains, overlaps, pageOf, type Rect } from '../paper';
 import type { Plan, Run } from './plan';
 import { cutsOf, usableSquares } from './sheets';
 
@@ -19,8 +19,13 @@ export function tabDates(plan: Plan, run: Run, page: number): Mark[] {
 	if (!part) return [];
 	const first = Date.parse(firstDayOfWeek(monthShape(plan.month, plan.weekStart), part.week));
 	const [from, to] = [first, first + 6 * dayMs].map((day) => new Date(day).getUTCDate());
+	// Where a cut is only tried, what lies there still stands where the tab would be.
+	const taken = run.blocks.flatMap(({ pieces }) =>
+		pieces.flatMap((piece) => (piece.page === page ? [piece.rect] : []))
+	);
 	return cutsOf(plan)
 		.flatMap((cut) => tabOn(plan, cut, page) ?? [])
+		.filter((rect) => !taken.some((other) => overlaps(other, rect)))
 		.map((rect): Mark => ({ ...text(`${from}–${to}`, rect, 'hand'), turned: true }));
 }
 

@@ -14,11 +14,14 @@ export function themeStyle(theme: Theme | undefined): string | undefined {
 const styles = new WeakMap<Theme, string>();
 
 function styleOf(theme: Theme): string {
-	const { lines, lettering, tones } = paletteOf(theme);
-	const tints = Object.entries(tones).map(
-		([tone, colour]) => `--tint-${tone}: ${pair(colour, 'tint')}`
-	);
-	return [`--ink: ${pair(lines, 'ink')}`, `--lettering: ${pair(lettering, 'ink')}`, ...tints].join(
-		'; '
-	);
+	const { lines, lettering } = paletteOf(theme);
+	return `--ink: ${pair(lines, 'ink')}; --lettering: ${pair(lettering, 'ink')}; ${tintStyle(theme)}`;
+}
+
+/** Only its tints, for what is told of a month in the program's own ink. */
+export function tintStyle(theme: Theme | undefined): string | undefined {
+	if (!theme) return undefined;
+	return Object.entries(paletteOf(theme).tones)
+		.map(([tone, colour]) => `--tint-${tone}: ${pair(colour, 'tint')}`)
+		.join('; ');
 }

@@ -20,6 +20,7 @@
 	import { openedRecords } from '$lib/ui/records/records-desk.svelte';
 	import NextMonth from '$lib/ui/records/NextMonth.svelte';
 	import Notices from '$lib/ui/shell/Notices.svelte';
+	import { tintStyle } from '$lib/ui/page/theme-style';
 	import TallyView from '$lib/ui/records/TallyView.svelte';
 	import YearView from '$lib/ui/records/YearView.svelte';
 	import { monthWords } from '$lib/ui/words';
@@ -144,16 +145,18 @@
 			page tells what the month was like.
 		</p>
 	{:else}
-		{#each shown as { tracker, tally } (tracker.wish.id)}
-			<TallyView
-				{tracker}
-				{tally}
-				{shape}
-				before={before.get(tracker.wish.id)}
-				{month}
-				locale={desk.plan.locale}
-			/>
-		{/each}
+		<div style={tintStyle(desk.plan.theme)}>
+			{#each shown as { tracker, tally } (tracker.wish.id)}
+				<TallyView
+					{tracker}
+					{tally}
+					{shape}
+					before={before.get(tracker.wish.id)}
+					{month}
+					locale={desk.plan.locale}
+				/>
+			{/each}
+		</div>
 		{#if cash}
 			<section aria-label="In and out" class="border-t border-hairline py-4">
 				<h2 class="text-2xl">In and out</h2>
