@@ -152,39 +152,62 @@ const anyPlaceWish: fc.Arbitrary<Partial<Wish>> = fc.oneof(
 	})
 );
 
-/** Members of a wish: most have none. */
-const anyMembers: fc.Arbitrary<Omit<Wish, 'id'>[]> = fc.oneof(
-	{ weight: 4, arbitrary: fc.constant<Omit<Wish, 'id'>[]>([]) },
-	fc.array(
-		fc
-			.tuple(
-				anyWishBody,
-				fc.record(
-					{
-						room: fc.constantFrom('left', 'right', 'below', 'page', 'picture'),
-						spot: fc.record({
-							x: fc.integer({ min: 0, max: 20 }),
-							y: fc.integer({ min: 0, max: 30 })
-						})
-					},
-					{ requiredKeys: [] }
-				)
-			)
-			.map(([{ span: _span, side: _side, filler: _filler, ...body }, place]) => ({
-				...body,
-				...place
-			})),
-		{ minLength: 1, maxLength: 3 }
-	)
+/** What most people put on a page of their own. */
+const usualMember: fc.Arbitrary<Omit<Wish, 'id'>> = fc.record(
+	{
+		kind: fc.constantFrom('tasks', 'notes', 'habits', 'mood', 'steps', 'sleep', 'goals', 'quote'),
+		title: fc.constantFrom('Watches', 'To bake'),
+		importance: fc.constantFrom('must' as const, 'want' as const, 'spare' as const)
+	},
+	{ requiredKeys: ['kind'] }
 );
 
+/** Members of a wish. */
+const anyMembers: fc.Arbitrary<Omit<Wish, 'id'>[]> = fc.array(
+	fc
+		.tuple(
+			fc.oneof({ weight: 2, arbitrary: usualMember }, anyWishBody),
+			fc.record(
+				{
+					room: fc.constantFrom('left', 'right', 'both', 'below', 'page', 'picture'),
+					spot: fc.record({
+						x: fc.integer({ min: 0, max: 20 }),
+						y: fc.integer({ min: 0, max: 30 })
+					})
+				},
+				{ requiredKeys: [] }
+			)
+		)
+		.map(([{ span: _span, side: _side, filler: _filler, ...body }, place]) => ({
+			...body,
+			...place
+		})),
+	{ minLength: 1, maxLength: 4 }
+);
+
+/** A wish that has rooms, and members for them. */
+const anyHost = fc.record({
+	host: fc.record(
+		{
+			kind: fc.constantFrom('composed', 'composed', 'month-calendar', 'cover'),
+			span: fc.constantFrom('page' as const, 'spread' as const)
+		},
+		{ requiredKeys: ['kind'] }
+	),
+	members: anyMembers
+});
+
 export const anyWishes: fc.Arbitrary<Wish[]> = fc
-	.array(fc.tuple(anyWishBody, anyPlaceWish, anyMembers), { maxLength: 12 })
+	.array(fc.tuple(anyWishBody, anyPlaceWish, fc.option(anyHost, { freq: 4, nil: undefined })), {
+		maxLength: 12
+	})
 	.map((bodies) =>
-		bodies.map(([body, place, members], index) => {
+		bodies.map(([body, place, hosting], index) => {
 			const wish: Wish = { ...body, ...place, id: `w${index}` };
-			if (members.length === 0 || wish.weeks) return wish;
-			return { ...wish, members: members.map((own, at) => ({ ...own, id: `w${index}m${at}` })) };
+			// Most have no members, and weekly pages none of these.
+			if (!hosting || index % 2 === 0 || wish.weeks) return wish;
+			const members = hosting.members.map((own, at) => ({ ...own, id: `w${index}m${at}` }));
+			return { ...place, ...hosting.host, id: `w${index}`, members };
 		})
 	);
 

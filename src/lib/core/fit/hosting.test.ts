@@ -202,8 +202,9 @@ describe('members', () => {
 				const run = planRun(plan);
 				for (const { wish, host, pieces } of run.blocks) {
 					if (!host) continue;
+					// Over both pages it lies in the rooms of both.
 					const rooms = roomsOf(plan, blockOf(run, host.wish)).filter(
-						({ name }) => name === host.room
+						({ name }) => name === host.room || host.room === 'both'
 					);
 					for (const { page, rect } of pieces)
 						expect(
@@ -215,6 +216,31 @@ describe('members', () => {
 			{ numRuns: often(100) }
 		);
 	});
+});
+
+test('a calendar that is ruled for fewer rows than its page has leaves rooms, too', () => {
+	const quote: Wish = { id: 'quote', kind: 'quote', text: 'Calm water', spot: { x: 0, y: 0 } };
+	const plan = planWith(
+		[
+			{ id: 'calendar', kind: 'month-calendar', members: [quote] },
+			{ id: 'dot', kind: 'notes', size: { w: 1, h: 1 } }
+		],
+		{
+			aim: 'fewest-pages',
+			month: { year: 1900, month: 1 },
+			notebook: {
+				...a5,
+				pageMm: { width: 80, height: 100 },
+				columns: 14,
+				rows: 18,
+				freePages: [{ first: 1, last: 1 }]
+			}
+		}
+	);
+	const run = planRun(plan);
+	const [{ page, rect }] = blockOf(run, 'quote').pieces;
+	const rooms = roomsOf(plan, blockOf(run, 'calendar'));
+	expect(rooms.some((room) => room.page === page && contains(room.rect, rect))).toBe(true);
 });
 
 test('members of a page grow into what is left around them', () => {

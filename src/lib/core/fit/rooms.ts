@@ -1,4 +1,4 @@
-import { formById, type Room, type RoomPlace } from '../forms';
+import { formById, type Layout, type Room, type RoomPlace } from '../forms';
 import { contains, type Rect, type Size } from '../paper';
 import { mayHold, wishById } from '../wish';
 import { settingOf } from './choices';
@@ -22,14 +22,31 @@ export function roomsOf(plan: Plan, host: Block): OpenRoom[] {
 	const same = JSON.stringify(host.room);
 	// A calendar's rooms are what its pages have beside it.
 	const offered = form.wholePage || host.as.part ? host.room : pagesOf(plan, host);
-	const layout =
-		offered && form.layouts(setting, offered).find(({ room }) => JSON.stringify(room) === same);
+	// It may have been ruled for fewer rows than there are: then its rooms are those of the most rows that rule it so.
+	let layout: Layout | undefined;
+	for (const lower of lowered(offered)) {
+		layout = form.layouts(setting, lower).find(({ room }) => JSON.stringify(room) === same);
+		if (layout) break;
+	}
 	const rooms = [...(layout?.rooms ?? []), ...besideWeeks(plan, host)];
 	return rooms.flatMap(({ name, on, ...rect }): OpenRoom[] => {
 		const piece = host.pieces[on];
 		if (!piece || rect.w < 1 || rect.h < 1) return [];
 		return [{ host, name, page: piece.page, rect: from(piece.rect, rect) }];
 	});
+}
+
+/** A room, and the same with fewer and fewer rows. */
+function lowered(room: Room | undefined): Room[] {
+	if (!room) return [];
+	if (room.span === 'page')
+		return Array.from({ length: room.h }, (_, less) => ({ ...room, h: room.h - less }));
+	const { left, right } = room;
+	return Array.from({ length: Math.min(left.h, right.h) }, (_, less) => ({
+		...room,
+		left: { ...left, h: left.h - less },
+		right: { ...right, h: right.h - less }
+	}));
 }
 
 /** What stays in view of its pages beside a week. */

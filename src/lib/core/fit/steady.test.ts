@@ -30,6 +30,21 @@ test('of equally good runs one is taken in which no more wishes have left their 
 	);
 });
 
+test('what was to face something that is gone keeps its place in the order', () => {
+	const whole = { w: 28, h: 40 };
+	const notes = (id: string) => ({ id, kind: 'notes', filler: false, size: whole });
+	const pageOf = (run: Run, id: string) =>
+		run.blocks.find(({ wish }) => wish === id)?.pieces[0].page ?? 0;
+	const plan = planWith([notes('a'), { ...notes('b'), facing: 'gone' }, notes('c')]);
+	const lately = [
+		{ wish: 'a', page: 13 },
+		{ wish: 'c', page: 12 }
+	];
+	const run = planRun({ ...plan, lately });
+	expect(brokenRules(plan, run)).toEqual([]);
+	expect(pageOf(run, 'a')).toBeLessThan(pageOf(run, 'b'));
+});
+
 test('what is left stays where it lay, where that costs nothing', () => {
 	const sleep = (id: string) => ({ id, kind: 'sleep', title: 'Sleep' });
 	const last = { ...sleep('last'), pin: { page: 16 } };

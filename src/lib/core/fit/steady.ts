@@ -49,7 +49,11 @@ export interface Priced {
 
 /** Whether nothing but its place in the list says where a wish stands. */
 function isLoose({ wishes }: Plan, wish: Wish): boolean {
-	const faced = wish.facing ?? wishes.find(({ facing }) => facing === wish.id);
+	// Who is to be faced may be gone, and weekly pages face nothing.
+	const faced = wishes.some(
+		({ id, facing, weeks }) =>
+			id !== wish.id && !weeks && (id === wish.facing || facing === wish.id)
+	);
 	return !wish.pin && !wish.weeks && !faced && !isFiller(wish);
 }
 
