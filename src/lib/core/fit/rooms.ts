@@ -15,7 +15,18 @@ export interface OpenRoom {
 }
 
 /** The rooms of a block, on its pages; none of a form without rooms, or of what is drawn already. */
-export function roomsOf(plan: Plan, host: Block): OpenRoom[] {
+export function roomsOf(plan: Plan, host: Block): readonly OpenRoom[] {
+	const known = found.get(host);
+	if (known?.plan === plan) return known.rooms;
+	const rooms = openRooms(plan, host);
+	found.set(host, { plan, rooms });
+	return rooms;
+}
+
+/** They are asked for at every step of a block in the hand, and blocks never change. */
+const found = new WeakMap<Block, { plan: Plan; rooms: readonly OpenRoom[] }>();
+
+function openRooms(plan: Plan, host: Block): OpenRoom[] {
 	const form = formById(host.form);
 	if (!form?.rooms || host.drawnWith) return [];
 	const setting = settingOf(plan, host.as, form);
