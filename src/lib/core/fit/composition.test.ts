@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { planWith } from '../../../../tests/support/arbitraries';
+import { planWith, small } from '../../../../tests/support/arbitraries';
 import { often } from '../../../../tests/support/effort';
 import { brokenRules } from '../../../../tests/support/judge';
 import { randomFrom } from '../../../../tests/support/problems';
@@ -252,18 +252,9 @@ test.each(['fewest-pages', 'balanced'] as const)(
 );
 
 test('a table below a title that is wider than it grows like any other', () => {
-	const notebook = {
-		name: 'Small',
-		pageMm: { width: 125, height: 176 },
-		pitchMm: 5,
-		columns: 24,
-		rows: 34,
-		gutter: 2,
-		freePages: [{ first: 12, last: 20 }]
-	};
 	const kind = kindById('spending');
 	if (!kind) throw new RangeError('no spending');
-	const run = planRun(planWith([begin(kind, () => 'spending')], { notebook }));
+	const run = planRun(planWith([begin(kind, () => 'spending')], { notebook: small }));
 	const [block] = run.blocks;
 	// Eight letters of 2 with gaps of 1 are 23; an item of 6 may be twice as wide: 12 + 3 + 3.
 	expect(block?.pieces[0].rect).toMatchObject({ w: 23, h: 34 });

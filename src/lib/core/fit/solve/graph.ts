@@ -1,4 +1,5 @@
-import type { Move, Moves, State, Worth } from './moves';
+import type { Moves } from './moves';
+import type { Move, State, Worth } from './state';
 import type { Outlook } from './outlook';
 import type { Group } from './group';
 

@@ -8,7 +8,8 @@ import {
 	prune,
 	type Graph
 } from './graph';
-import { Moves, type Move } from './moves';
+import { Moves } from './moves';
+import type { Move } from './state';
 import { Outlook } from './outlook';
 import { lowerBound } from './lower-bound';
 import type { Group } from './group';
