@@ -5,13 +5,14 @@ import { goneSignal } from '$lib/server/gone';
 import { refuse, safeHeaders } from '$lib/server/guard';
 import { problem } from '$lib/server/problem';
 import { deviceCookie, sharedBy } from '$lib/server/shared';
-import { copyNightly, databasePath } from '$lib/server/copies';
+import { clearUnfinished, copyNightly, databasePath } from '$lib/server/copies';
 import { openStore, type Store } from '$lib/server/store';
 import { asProblem, inOneShape, told } from '$lib/server/troubles';
 
 let store: Store | undefined;
 
 export const init: ServerInit = async () => {
+	clearUnfinished(databasePath());
 	const opened = await openStore(databasePath());
 	// However the process ends, everything is in the one file.
 	process.once('exit', () => opened.close());

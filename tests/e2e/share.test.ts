@@ -100,7 +100,7 @@ test('everything goes into one file, into another Horarium, and back again', asy
 	await other.page.getByText(/^Nothing was taken: file is no ZIP/).waitFor();
 	await input.setInputFiles(file);
 	await other.page.getByRole('row', { name: /^Months 3 0 0$/ }).waitFor();
-	await other.page.getByRole('button', { name: /^Take all of it/ }).click();
+	await other.page.getByRole('button', { name: /^Import everything/ }).click();
 	await other.page.getByText('It is brought in.').waitFor();
 	await input.setInputFiles(file);
 	await other.page.getByText('All of it is here already.').waitFor();
@@ -110,7 +110,7 @@ test('everything goes into one file, into another Horarium, and back again', asy
 	};
 	expect(await months()).toBeGreaterThan(0);
 	// What was there before is the first of the copies.
-	await other.page.getByRole('button', { name: /before$/ }).click();
+	await other.page.getByRole('button', { name: /before a change$/ }).first().click();
 	await other.page.getByRole('button', { name: 'Yes, go back' }).click();
 	await other.page.getByText(/^Everything is as it was then/).waitFor();
 	expect(await months()).toBe(0);

@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { copiesOf, copyPath } from '../../src/lib/server/copies';
 import { openStore } from '../../src/lib/server/store';
+import { everythingIn } from '../support/everything';
 import { a5 } from '../support/arbitraries';
 import { inFolder, part, Server, type Killed } from './kills';
 
@@ -97,7 +98,7 @@ function stateOf(path: string): Promise<string> {
 			if (existsSync(path + part)) await copyFile(path + part, copy + part);
 		const store = await openStore(copy);
 		try {
-			return JSON.stringify(await store.dump());
+			return JSON.stringify(await everythingIn(store));
 		} finally {
 			store.close();
 		}

@@ -1,6 +1,9 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { zipSync, strToU8 } from 'fflate';
-import { beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import demoMonth from '../../demo/month.json';
 import { planSchema, readJson } from '../../src/lib/core/formats';
 import { readBand } from '../../src/lib/core/formats/band';
@@ -14,11 +17,14 @@ import {
 	statementText,
 	trackersOf
 } from '../../src/lib/core/records';
-import { checkFont } from '../../src/lib/server/font-check';
+import { checkFont } from '../../src/lib/server/archive/font-check';
 import { checkSheetFont } from '../../src/lib/server/fonts';
-import { packShelf, unpackShelf } from '../../src/lib/server/shelf-file';
+import { ArchiveFault } from '../../src/lib/server/archive/json-rows';
+import { unpackShelf } from '../../src/lib/server/archive/unpack';
+import { openStore } from '../../src/lib/server/store';
 import { bandDays, calendarFeed, printerStatus } from '../../src/lib/standins';
 import { planWith } from '../support/arbitraries';
+import { archiveOf } from '../support/everything';
 import { often } from '../support/effort';
 import { spoilt } from '../support/hostile';
 
@@ -122,22 +128,42 @@ describe('hostile files', () => {
 	});
 
 	describe('of everything', () => {
+		let folder: string;
 		let file: Uint8Array;
-		beforeAll(() => {
-			file = packShelf({ setting: [{ name: 'language', value: 'en' }] });
+		let count = 0;
+		beforeAll(async () => {
+			folder = await mkdtemp(join(tmpdir(), 'horarium-hostile-'));
+			const store = await openStore(':memory:');
+			await store.person.setLanguage('en');
+			file = await archiveOf(store);
+			store.close();
 		});
+		afterAll(() => rm(folder, { recursive: true }));
 
-		test('spoilt', () => {
-			fc.assert(
-				fc.property(spoilt(file), (bytes) => {
-					const read = unpackShelf(bytes);
-					if (!read.ok) read.faults.forEach((fault) => says(fault.message));
+		/** What is said of an archive that cannot be taken; nothing where it can. */
+		async function faultOf(bytes: Uint8Array): Promise<unknown> {
+			const path = join(folder, `${count++}`);
+			await writeFile(`${path}.zip`, bytes);
+			try {
+				await unpackShelf(`${path}.zip`, `${path}.db`);
+				return undefined;
+			} catch (error) {
+				expect(error).toBeInstanceOf(ArchiveFault);
+				return error instanceof ArchiveFault ? error.message : undefined;
+			}
+		}
+
+		test('spoilt', async () => {
+			await fc.assert(
+				fc.asyncProperty(spoilt(file), async (bytes) => {
+					const fault = await faultOf(bytes);
+					if (fault !== undefined) says(fault);
 				}),
 				runs
 			);
 		});
 
-		test('that climb out of their folder, say they are newer, or swell', () => {
+		test('that climb out of their folder, say they are newer, or swell', async () => {
 			const head = (version: number) => strToU8(JSON.stringify({ format: 'horarium', version }));
 			const bomb = { 'horarium.json': head(1), 'tables/notebook.json': new Uint8Array(1_000_000) };
 			const many = Array.from({ length: 5001 }, (_, at) => [`tables/${at}.json`, strToU8('[]')]);
@@ -147,11 +173,8 @@ describe('hostile files', () => {
 				zipSync(Object.fromEntries(many)),
 				claiming(zipSync(bomb), 0x7fffffff),
 				claiming(zipSync(bomb), 10)
-			]) {
-				const read = unpackShelf(bytes);
-				expect(read.ok).toBe(false);
-				if (!read.ok) read.faults.forEach((fault) => says(fault.message));
-			}
+			])
+				says(await faultOf(bytes));
 		});
 	});
 

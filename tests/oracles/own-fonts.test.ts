@@ -11,7 +11,7 @@ import { missingLetters } from '../../src/lib/core/hand';
 import { coverageOf } from '../../src/lib/core/render/faces';
 import { renderPdf } from '../../src/lib/core/render/pdf';
 import { setRuns } from '../../src/lib/core/render/set-runs';
-import { checkFont } from '../../src/lib/server/font-check';
+import { checkFont } from '../../src/lib/server/archive/font-check';
 import { faces, type FontFile } from '../../src/lib/server/fonts';
 import { documentWith } from '../support/arbitraries';
 

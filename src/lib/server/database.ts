@@ -1,8 +1,9 @@
 import type { Holds } from '$lib/core/draw';
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { Kysely, Migrator, type ColumnType, type Migration } from 'kysely';
+import { partOf, removePart } from './archive/part-files';
 import type { FontUse } from './fonts';
 import { migrations } from './migrations';
 import { FileDialect, openFile, type SqliteFile } from './sqlite';
@@ -258,8 +259,13 @@ function copyAside(file: SqliteFile, copy: string): void {
 }
 
 function copyWhole(file: SqliteFile, copy: string): void {
-	const partial = `${copy}.${process.pid}`;
-	rmSync(partial, { force: true });
-	file.prepare<unknown[]>('VACUUM INTO ?').run(partial);
-	renameSync(partial, copy);
+	const partial = partOf(copy);
+	removePart(partial);
+	try {
+		file.prepare<unknown[]>('VACUUM INTO ?').run(partial);
+		renameSync(partial, copy);
+	} catch (error) {
+		removePart(partial);
+		throw error;
+	}
 }

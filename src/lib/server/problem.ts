@@ -59,6 +59,24 @@ export async function bytesOf(request: Request, most: number): Promise<Uint8Arra
 	return Buffer.concat(chunks);
 }
 
+/** The chunks of a body, to be written somewhere; those beyond the limit are received and forgotten. */
+export function boundedBody(
+	request: Request,
+	most: number
+): { readonly chunks: AsyncIterable<Uint8Array>; readonly tooLong: () => boolean } {
+	let bytes = 0;
+	async function* chunks() {
+		const reader = request.body?.getReader();
+		if (!reader) return;
+		for (let part = await reader.read(); !part.done; part = await reader.read()) {
+			bytes += part.value.byteLength;
+			if (bytes > most) return void forget(reader);
+			yield part.value;
+		}
+	}
+	return { chunks: chunks(), tooLong: () => bytes > most };
+}
+
 async function forget(reader: ReadableStreamDefaultReader<Uint8Array>): Promise<void> {
 	try {
 		while (!(await reader.read()).done);

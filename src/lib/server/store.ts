@@ -1,8 +1,16 @@
-import { changesSchema, checked } from '$lib/core/formats';
+import type { Readable } from 'node:stream';
+import { packShelf, type DrawnFile } from './archive/pack';
+import type { Left } from './archive/readable';
+import {
+	compareBrought,
+	takeBrought,
+	withBrought,
+	type Compared,
+	type WayIn
+} from './archive/take';
 import { openDatabase, type Db, type OpenDatabase } from './database';
 import { Devices } from './devices';
-import { dumpOf, writeDump, type Dump, type Row, type WayIn } from './dump';
-import { reasonOf, type SetAside } from './kept';
+import { type SetAside } from './kept';
 import { Makings } from './makings';
 import { MonthPasts } from './month-pasts';
 import { Months } from './months';
@@ -32,13 +40,15 @@ export interface Store extends Shelf {
 	readonly devices: Devices;
 	/** Does several writes, all of them or none. */
 	readonly together: <T>(work: (shelf: Shelf) => Promise<T>) => Promise<T>;
-	/** Everything that is kept, row by row. */
-	readonly dump: () => Promise<Dump>;
+	/** Everything that is kept as the bytes of a ZIP, read as they are taken: nothing may change meanwhile. */
+	readonly packed: (drawn?: AsyncIterable<DrawnFile>) => Readable;
+	/** How another database, all of which can be read, stands to this one. */
+	readonly compare: (path: string) => Promise<Compared[]>;
 	/**
-	 * Takes rows in, all of them or none.
-	 * @throws ShelfFault where something of them cannot be read here.
+	 * Takes another database in, all of it or nothing; `left` is what could not be read of it.
+	 * @throws ShelfFault where it breaks a rule of the tables.
 	 */
-	readonly take: (dump: Dump, way: WayIn) => Promise<void>;
+	readonly take: (path: string, way: WayIn, left?: readonly Left[]) => Promise<void>;
 	readonly copyTo: OpenDatabase['copyTo'];
 	/** What is in the file and cannot be read. */
 	readonly setAside: () => Promise<SetAside[]>;
@@ -57,16 +67,13 @@ export async function openStore(path: string): Promise<Store> {
 		...shelf,
 		devices: new Devices(db),
 		together: (work) => writing(db, (transaction) => work(shelfOn(transaction))),
-		dump: () => dumpOf(db),
-		take: (dump, way) =>
-			writing(db, async (tx) => {
-				const inside = shelfOn(tx);
-				const before = (await setAsideOf(inside)).map(({ id }) => id);
-				const entries = checked(changesSchema, { changes: (dump.entry ?? []).map(asChange) });
-				if (!entries.ok) throw new ShelfFault(`an entry: ${reasonOf(entries.faults)}`);
-				await writeDump(tx, await dumpOf(tx), dump, way);
-				const broken = (await setAsideOf(inside)).find(({ id }) => !before.includes(id));
-				if (broken) throw new ShelfFault(`the ${broken.what} “${broken.name}”: ${broken.reason}`);
+		packed: (drawn) => packShelf(db, drawn),
+		compare: (path) => withBrought(db, path, compareBrought),
+		take: (path, way, left = []) =>
+			withBrought(db, path, (connection) =>
+				writing(connection, (tx) => takeBrought(tx, way, left))
+			).catch((error: unknown) => {
+				throw isConstraint(error) ? new ShelfFault(String(error)) : error;
 			}),
 		copyTo,
 		setAside: () => setAsideOf(shelf),
@@ -74,12 +81,16 @@ export async function openStore(path: string): Promise<Store> {
 	};
 }
 
-/** Something that was brought in cannot be read here. */
+/** Something that was brought in cannot be kept here. */
 export class ShelfFault extends Error {
 	override readonly name = 'ShelfFault';
 }
 
-const asChange = ({ wish, about, holds, value }: Row) => ({ wish, about, holds, value });
+function isConstraint(error: unknown): boolean {
+	return (
+		error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_CONSTRAINT')
+	);
+}
 
 async function setAsideOf(shelf: Shelf): Promise<SetAside[]> {
 	return [

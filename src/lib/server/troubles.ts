@@ -1,11 +1,12 @@
 import { FaultyRow } from './kept';
 import { problem } from './problem';
+import { ShelfFault } from './store';
 import { troubleOf } from './trouble';
 import { Busy, Gone, TooMuch } from './work';
 
 /** An error that has a reason a person can understand: its status, the sentence, when to come again. */
 interface Told {
-	readonly status: 422 | 500 | 503;
+	readonly status: 400 | 422 | 500 | 503;
 	readonly title: string;
 	readonly sentence: string;
 	readonly retrySeconds?: number;
@@ -20,6 +21,12 @@ export function told(error: unknown): Told | undefined {
 		return { status: 503, title: 'Gone', sentence: 'Nobody waits for this answer any more.' };
 	if (error instanceof FaultyRow)
 		return { status: 500, title: 'Set aside', sentence: error.message };
+	if (error instanceof ShelfFault)
+		return {
+			status: 400,
+			title: 'It cannot be taken',
+			sentence: `Nothing was taken: it holds what cannot be kept here (${error.message}).`
+		};
 	const trouble = troubleOf(error);
 	return trouble && { status: 503, title: 'The database is in trouble', ...trouble };
 }

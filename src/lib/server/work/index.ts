@@ -2,13 +2,12 @@ import type { Plan, Run } from '$lib/core/fit';
 import type { Checked } from '$lib/core/formats';
 import type { MakingPlan } from '$lib/core/making';
 import type { ApiRequest } from '../api-answers';
-import type { FontCheck } from '../font-check';
+import type { FontCheck } from '../archive/font-check';
 import type { BodyName, BodyOf } from '../schemas';
 import type { SheetRequest } from '../sheet-answers';
-import type { ReadShelf } from '../shelf-file';
 import { unpack } from './packed';
-import { budgetOfKeptMs, inThread, threads } from './pool';
-import { tasks, type MakingRequest, type PackRequest } from './tasks';
+import { budgetOfArchiveMs, budgetOfKeptMs, inThread, threads } from './pool';
+import { tasks, type MakingRequest, type UnpackRequest, type Unpacked } from './tasks';
 
 export { Busy, Gone, TooMuch } from './pool';
 
@@ -55,16 +54,12 @@ export function makingApart(input: MakingRequest): Promise<MakingPlan> {
 	return pool ? inThread(pool, { name: 'making', input }) : tasks.making(input);
 }
 
-/** Everything that is kept as a ZIP. */
-export function packApart(input: PackRequest): Promise<Uint8Array> {
+/** Reads an archive or a copy into a database of its own: what somebody sends may be anything. */
+export function unpackApart(input: UnpackRequest, gone: AbortSignal): Promise<Unpacked> {
 	const pool = threads();
-	return pool ? inThread(pool, { name: 'pack', input }) : tasks.pack(input);
-}
-
-/** What a ZIP holds: what somebody sends may be anything. */
-export function unpackApart(file: Uint8Array, gone: AbortSignal): Promise<ReadShelf> {
-	const pool = threads();
-	return pool ? inThread(pool, { name: 'unpack', input: file }, gone) : tasks.unpack(file);
+	return pool
+		? inThread(pool, { name: 'unpack', input }, gone, budgetOfArchiveMs)
+		: tasks.unpack(input);
 }
 
 /** Whether a font file can be written with: what somebody sends may be anything. */

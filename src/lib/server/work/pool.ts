@@ -6,6 +6,8 @@ import type { Job } from './tasks';
 export const budgetMs = 4500;
 /** A month that is kept must stay within reach on a slow or busy machine too. */
 export const budgetOfKeptMs = 15_000;
+/** Years of months are looked through in minutes at most. */
+export const budgetOfArchiveMs = 15 * 60_000;
 /** Work that has begun goes on so long without anybody waiting for it. */
 const graceMs = 1000;
 /** More requests than these do not wait: they are told to come again. */

@@ -1,13 +1,13 @@
 import { planRun, type Plan, type Run } from '$lib/core/fit';
-import { readJson, type Checked, type Validator } from '$lib/core/formats';
+import { readJson, type Checked, type Fault, type Validator } from '$lib/core/formats';
 import { makingPlan, type Evenings, type MakingPlan, type Workshop } from '$lib/core/making';
 import { answer, type ApiRequest } from '../api-answers';
-import { checkFont, type FontCheck } from '../font-check';
+import { ArchiveFault } from '../archive/json-rows';
+import { checkFont, type FontCheck } from '../archive/font-check';
+import { readCopy, unpackShelf } from '../archive/unpack';
+import type { Left } from '../archive/readable';
 import { bodies, type BodyName, type BodyOf } from '../schemas';
 import { sheet, type SheetRequest } from '../sheet-answers';
-import type { Files } from '../drawn-months';
-import type { Dump } from '../dump';
-import { fontsChecked, packShelf, unpackShelf, type ReadShelf } from '../shelf-file';
 import { pack, type Packed } from './packed';
 
 /** The text of a request's body, and which schema it is held against. */
@@ -28,11 +28,17 @@ export interface MakingRequest {
 	readonly moved: Readonly<Record<string, string>>;
 }
 
-/** Everything that is kept, and what was drawn of it. */
-export interface PackRequest {
-	readonly dump: Dump;
-	readonly drawn: Files;
+/** An archive, or a copy of the database, and the new database that it is read into. */
+export interface UnpackRequest {
+	readonly from: 'archive' | 'copy';
+	readonly file: string;
+	readonly into: string;
 }
+
+/** What could not be read of it, or why nothing can be taken of it. */
+export type Unpacked =
+	| { readonly ok: true; readonly left: readonly Left[] }
+	| { readonly ok: false; readonly fault: Fault };
 
 /** What is worked out apart from the thread that answers requests. All that goes in and out is plain data. */
 export const tasks = {
@@ -52,8 +58,15 @@ export const tasks = {
 		today,
 		moved
 	}: MakingRequest): Promise<MakingPlan> => makingPlan(plan, run, workshop, evenings, today, moved),
-	unpack: async (file: Uint8Array): Promise<ReadShelf> => fontsChecked(unpackShelf(file)),
-	pack: async ({ dump, drawn }: PackRequest): Promise<Uint8Array> => packShelf(dump, drawn),
+	unpack: async ({ from, file, into }: UnpackRequest): Promise<Unpacked> => {
+		try {
+			const left = await (from === 'archive' ? unpackShelf(file, into) : readCopy(file, into));
+			return { ok: true, left };
+		} catch (error) {
+			if (!(error instanceof ArchiveFault)) throw error;
+			return { ok: false, fault: { path: error.path, message: error.message } };
+		}
+	},
 	font: (file: Uint8Array): Promise<FontCheck> => checkFont(file)
 };
 
@@ -64,6 +77,5 @@ export type Job =
 	| { readonly name: 'answer'; readonly input: ApiRequest }
 	| { readonly name: 'sheet'; readonly input: SheetRequest }
 	| { readonly name: 'making'; readonly input: MakingRequest }
-	| { readonly name: 'unpack'; readonly input: Uint8Array }
-	| { readonly name: 'pack'; readonly input: PackRequest }
+	| { readonly name: 'unpack'; readonly input: UnpackRequest }
 	| { readonly name: 'font'; readonly input: Uint8Array };

@@ -19,8 +19,6 @@ export default function work(job: ThreadJob): Promise<unknown> {
 			return tasks.making(job.input);
 		case 'unpack':
 			return tasks.unpack(job.input);
-		case 'pack':
-			return tasks.pack(job.input);
 		case 'font':
 			return tasks.font(job.input);
 	}

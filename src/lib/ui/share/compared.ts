@@ -28,6 +28,29 @@ export function comparedIn(body: unknown): Compared[] | undefined {
 	return Array.isArray(tables) && tables.every(isCompared) ? tables : undefined;
 }
 
+/** Something that could not be read, and so was left out: the table or part that it stands in, its name, why. */
+export interface Left {
+	readonly what: string;
+	readonly name: string;
+	readonly reason: string;
+}
+
+/** What an answer says was left out. */
+export function leftIn(body: unknown): readonly Left[] {
+	const left = typeof body === 'object' && body !== null && 'left' in body ? body.left : [];
+	return Array.isArray(left) ? left.filter(isLeft) : [];
+}
+
+function isLeft(value: unknown): value is Left {
+	return (
+		typeof value === 'object' &&
+		value !== null &&
+		'what' in value &&
+		'name' in value &&
+		'reason' in value
+	);
+}
+
 function isCompared(value: unknown): value is Compared {
 	return (
 		typeof value === 'object' &&

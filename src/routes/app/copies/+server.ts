@@ -1,20 +1,17 @@
 import { json } from '@sveltejs/kit';
 import { readChecked } from '$lib/server/app-request';
-import { copyAside, copyPath, databasePath, today } from '$lib/server/copies';
-import { problem } from '$lib/server/problem';
-import { openStore } from '$lib/server/store';
+import { bringIn } from '$lib/server/bring-in';
+import { copyPath, databasePath } from '$lib/server/copies';
+import { faulty, problem } from '$lib/server/problem';
 import type { RequestHandler } from './$types';
 
 /** Goes back to a copy of the database; what is there now is put aside first. */
 export const POST: RequestHandler = async (event) => {
 	const read = await readChecked(event, 'copy');
 	if (!read.ok) return read.refusal;
-	const path = copyPath(databasePath(), read.value.file);
-	if (!path) return problem(404, 'Not found', 'There is no such copy any more.');
-	const { store } = event.locals;
-	const copy = await openStore(path);
-	const dump = await copy.dump().finally(() => copy.close());
-	await copyAside(store, databasePath(), today(), true);
-	await store.take(dump, 'replace');
-	return json({});
+	const file = copyPath(databasePath(), read.value.file);
+	if (!file) return problem(404, 'Not found', 'There is no such copy any more.');
+	const { store, gone } = event.locals;
+	const brought = await bringIn(store, { from: 'copy', file }, 'replace', gone);
+	return brought.ok ? json(brought.became) : faulty([brought.fault]);
 };

@@ -1,22 +1,41 @@
 import { json } from '@sveltejs/kit';
+import { createWriteStream } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
 import { refusedQuery } from '$lib/server/app-request';
-import { copyAside, databasePath, today } from '$lib/server/copies';
+import { partBeside, removePart } from '$lib/server/archive/part-files';
+import { waysIn } from '$lib/server/archive/take';
+import { mostFileBytes } from '$lib/server/archive/unpack';
+import { databasePath, today } from '$lib/server/copies';
 import { drawnMonths } from '$lib/server/drawn-months';
-import { compared, waysIn } from '$lib/server/dump';
-import { bytesOf, faulty, problem } from '$lib/server/problem';
-import { mostFileBytes } from '$lib/server/shelf-file';
-import { ShelfFault } from '$lib/server/store';
-import { packApart, unpackApart } from '$lib/server/work';
+import { boundedBody, faulty, problem } from '$lib/server/problem';
+import { openStore } from '$lib/server/store';
+import { bringIn } from '$lib/server/bring-in';
 import type { RequestHandler } from './$types';
 
-/** Everything that is kept, as one ZIP, with its pages as they are drawn. */
+/** Everything that is kept, as one ZIP, with its pages as they are drawn. It is packed from a copy as it is sent. */
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const refusal = refusedQuery(url, {});
 	if (refusal) return refusal;
 	const { store, person, gone } = locals;
-	const drawn = await drawnMonths(store, person, gone);
-	const bytes = await packApart({ dump: await store.dump(), drawn });
-	return new Response(new Uint8Array(bytes), {
+	const path = partBeside(databasePath());
+	await store.copyTo(path);
+	const copy = await openStore(path);
+	const bytes = copy.packed(drawnMonths(copy, person, gone));
+	bytes.once('close', () => {
+		copy.close();
+		removePart(path);
+	});
+	gone.addEventListener('abort', () => bytes.destroy());
+	const chunks = bytes[Symbol.asyncIterator]();
+	const body = new ReadableStream<Uint8Array>({
+		async pull(controller) {
+			const next = await chunks.next();
+			if (next.done) controller.close();
+			else controller.enqueue(next.value);
+		},
+		cancel: () => void bytes.destroy()
+	});
+	return new Response(body, {
 		headers: {
 			'content-type': 'application/zip',
 			'content-disposition': `attachment; filename="horarium-${today()}.zip"`
@@ -28,23 +47,16 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 export const POST: RequestHandler = async ({ request, locals, url }) => {
 	const refusal = refusedQuery(url, { way: ['look', ...waysIn] });
 	if (refusal) return refusal;
-	const asked = url.searchParams.get('way') ?? 'look';
-	const bytes = await bytesOf(request, mostFileBytes);
-	if (!bytes)
-		return problem(413, 'Too large', `A file may have at most ${mostFileBytes} bytes here.`);
-	const read = await unpackApart(bytes, locals.gone);
-	if (!read.ok) return faulty(read.faults);
-	const { store } = locals;
-	const tables = compared(await store.dump(), read.dump);
-	const way = waysIn.find((one) => one === asked);
-	if (!way) return json({ tables });
+	const file = partBeside(databasePath());
 	try {
-		await copyAside(store, databasePath(), today(), true);
-		await store.take(read.dump, way);
-	} catch (error) {
-		if (error instanceof ShelfFault)
-			return faulty([{ path: 'file', message: `cannot be taken: ${error.message}` }]);
-		throw error;
+		const body = boundedBody(request, mostFileBytes);
+		await pipeline(body.chunks, createWriteStream(file));
+		if (body.tooLong())
+			return problem(413, 'Too large', `A file may have at most ${mostFileBytes} bytes here.`);
+		const way = waysIn.find((one) => one === url.searchParams.get('way')) ?? 'look';
+		const brought = await bringIn(locals.store, { from: 'archive', file }, way, locals.gone);
+		return brought.ok ? json(brought.became) : faulty([brought.fault]);
+	} finally {
+		removePart(file);
 	}
-	return json({ tables });
 };

@@ -1,7 +1,14 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { toast } from 'svelte-sonner';
-	import { comparedIn, changesIn, tableWords, type Compared } from '$lib/ui/share/compared';
+	import {
+		comparedIn,
+		changesIn,
+		leftIn,
+		tableWords,
+		type Compared,
+		type Left
+	} from '$lib/ui/share/compared';
 	import { send, troubleOf } from '$lib/ui/send';
 	import { saveFile } from '$lib/ui/sheets/archive';
 	import Notices from '$lib/ui/shell/Notices.svelte';
@@ -12,8 +19,16 @@
 		| { readonly kind: 'none' }
 		| { readonly kind: 'busy'; readonly says: string }
 		| { readonly kind: 'refused'; readonly says: string }
-		| { readonly kind: 'looked'; readonly file: File; readonly tables: readonly Compared[] };
+		| {
+				readonly kind: 'looked';
+				readonly file: File;
+				readonly tables: readonly Compared[];
+				readonly left: readonly Left[];
+		  };
+	/** What was left out of what was brought in last. */
+	let leftOut = $state.raw<readonly Left[]>([]);
 	let bringing = $state.raw<Bringing>({ kind: 'none' });
+	const mostNamed = 12;
 	let saving = $state(false);
 	/** How often something was brought in: the file's field is empty again then. */
 	let brought = $state(0);
@@ -53,7 +68,9 @@
 		const { ok, body } = await post(file, 'look');
 		const tables = comparedIn(body);
 		bringing =
-			ok && tables ? { kind: 'looked', file, tables } : { kind: 'refused', says: saidIn(body) };
+			ok && tables
+				? { kind: 'looked', file, tables, left: leftIn(body) }
+				: { kind: 'refused', says: saidIn(body) };
 	}
 
 	async function take(file: File, way: 'merge' | 'add') {
@@ -62,6 +79,7 @@
 		bringing = ok ? { kind: 'none' } : { kind: 'refused', says: saidIn(body) };
 		if (!ok) return;
 		brought++;
+		leftOut = leftIn(body);
 		await invalidateAll();
 		toast('It is brought in. What was here before is the first of the copies below.');
 	}
@@ -73,6 +91,7 @@
 			bringing = { kind: 'refused', says: troubleOf(answer) };
 			return;
 		}
+		leftOut = leftIn(answer.body);
 		await invalidateAll();
 		toast('Everything is as it was then. What was here before is the first of the copies.');
 	}
@@ -125,12 +144,14 @@
 			/>
 		{/key}
 	</label>
-	{#if bringing.kind === 'busy'}
+	{#if bringing.kind === 'none'}
+		{@render unread(leftOut, 'could not be read and was left out')}
+	{:else if bringing.kind === 'busy'}
 		<p class="py-3" role="status">{bringing.says}</p>
 	{:else if bringing.kind === 'refused'}
 		<p class="my-3 bg-caution-ground px-3 py-2" role="alert">Nothing was taken: {bringing.says}</p>
 	{:else if bringing.kind === 'looked'}
-		{@const { file, tables } = bringing}
+		{@const { file, tables, left } = bringing}
 		<table class="my-3 w-full text-left">
 			<caption class="pb-1 text-left">What “{file.name}” holds</caption>
 			<thead class="text-sm text-ink-soft">
@@ -151,12 +172,13 @@
 				{/each}
 			</tbody>
 		</table>
+		{@render unread(left, 'cannot be read and stays in the file')}
 		{#if changesIn(tables).added + changesIn(tables).changed === 0}
 			<p role="status">All of it is here already.</p>
 		{:else}
 			<p class="flex flex-wrap gap-3">
 				<button class="button button-main" onclick={() => take(file, 'merge')}
-					>Take all of it: the file’s where it differs</button
+					>Import everything, overwrite differences</button
 				>
 				{#if changesIn(tables).added > 0}
 					<button class="button" onclick={() => take(file, 'add')}
@@ -167,15 +189,17 @@
 		{/if}
 	{/if}
 
-	<h2 class="mt-6 border-t border-hairline pt-4 pb-1 text-2xl">Copies by themselves</h2>
+	<h2 class="mt-6 border-t border-hairline pt-4 pb-1 text-2xl">Automatic backups</h2>
 	<p class="pb-2 text-ink-soft">
-		Each day a copy is laid beside the database; the last seven are kept.
+		Horarium copies the database once a day and keeps the last seven copies. It also makes one
+		before anything is brought in; those stay for thirty days, and the last three always.
 	</p>
 	<ul>
-		{#each data.copies as { file, day, before, bytes } (file)}
+		{#each data.copies as { file, day, time, before, wrongClock, bytes } (file)}
+			{@const said = `${dayWords(day)}${before ? `, ${time ? `${time}, ` : ''}before a change` : ''}`}
 			<li class="flex flex-wrap items-center gap-3 border-b border-hairline py-2">
 				<span class="flex-1"
-					>{dayWords(day)}{before ? ', before something was brought in' : ''}
+					>{said}{wrongClock ? ': this machine’s clock was wrong then' : ''}
 					<span class="text-sm text-ink-soft">{sizeWords(bytes)}</span></span
 				>
 				{#if asked === file}
@@ -185,7 +209,7 @@
 				{:else}
 					<button
 						class="button button-quiet"
-						aria-label="Go back to it: {dayWords(day)}{before ? ', before' : ''}"
+						aria-label="Go back to it: {said}"
 						onclick={() => (asked = file)}>Go back to it</button
 					>
 				{/if}
@@ -195,4 +219,18 @@
 		{/each}
 	</ul>
 </main>
+
+{#snippet unread(left: readonly Left[], words: string)}
+	{#if left.length > 0}
+		<div class="my-3 bg-caution-ground px-3 py-2" role="status">
+			<p>{left.length === 1 ? 'One thing' : `${left.length} things`} {words}:</p>
+			<ul class="list-disc pl-5">
+				{#each left.slice(0, mostNamed) as { what, name, reason }, at (at)}
+					<li>{tableWords[what] ?? what}{name ? `, “${name}”` : ''}: {reason}</li>
+				{/each}
+				{#if left.length > mostNamed}<li>and {left.length - mostNamed} more</li>{/if}
+			</ul>
+		</div>
+	{/if}
+{/snippet}
 <Notices />
