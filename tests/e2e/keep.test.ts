@@ -164,6 +164,52 @@ test('what is filled in while nobody answers is not lost', async () => {
 	expect(await field('Steps').inputValue()).toBe('8,250');
 });
 
+test('two windows that reach nobody lose nothing of each other, and what changed meanwhile is a choice', async () => {
+	const { context } = stage();
+	await open('May 2027', 'keep?way=day&day=21');
+	const other = await context.newPage();
+	await visit(other, page.url());
+	const steps = (of: typeof page, name = 'Steps') =>
+		of.getByRole('region', { name }).locator('input').first();
+	for (const one of [page, other]) await one.route('**/records', (route) => route.abort());
+	await steps(page).fill('7,000');
+	await steps(page).press('Enter');
+	await other.getByRole('button', { name: 'Day after →' }).click();
+	await steps(other).fill('9,000');
+	await steps(other).press('Enter');
+	await other.getByRole('alert').filter({ hasText: 'does not answer' }).waitFor();
+	await other.close();
+	await page.unroute('**/records');
+	await reloaded(page);
+	await saved(page);
+	expect(await steps(page).inputValue()).toBe('7,000');
+	await page.getByRole('button', { name: 'Day after →' }).click();
+	expect(await steps(page).inputValue()).toBe('9,000');
+
+	// A tablet writes what this window has not seen.
+	const month = page.url().replace(/\/months\/([^/]+).*/, '/app/months/$1');
+	const elsewhere = (value: string) =>
+		context.request.put(`${month}/records`, {
+			headers: { origin: new URL(month).origin },
+			data: { changes: [{ wish: 'steps', about: 'day=22', holds: 'number', value }] }
+		});
+	expect((await elsewhere('9500')).ok()).toBe(true);
+	await steps(page).fill('9,100');
+	await steps(page).press('Enter');
+	const choice = page.getByRole('alert', { name: 'To be decided' });
+	await choice
+		.getByText(/you wrote “9100” here on .* It was changed elsewhere, to “9500”/)
+		.waitFor();
+	expect(await steps(page).inputValue()).toBe('9,500');
+	await reloaded(page);
+	await choice.getByRole('button', { name: 'Use “9100”' }).click();
+	await choice.waitFor({ state: 'detached' });
+	await saved(page);
+	await reloaded(page);
+	expect(await steps(page).inputValue()).toBe('9,100');
+	expect((await elsewhere('')).ok()).toBe(true);
+});
+
 test('April and its year are told, each number as it was kept', async () => {
 	const picture = page.getByRole('button', { name: 'Save 2027-04 Steps as PNG' });
 	await page.route('**/echarts*', (route) => route.abort());

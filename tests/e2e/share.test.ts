@@ -110,7 +110,10 @@ test('everything goes into one file, into another Horarium, and back again', asy
 	};
 	expect(await months()).toBeGreaterThan(0);
 	// What was there before is the first of the copies.
-	await other.page.getByRole('button', { name: /before a change$/ }).first().click();
+	await other.page
+		.getByRole('button', { name: /before a change$/ })
+		.first()
+		.click();
 	await other.page.getByRole('button', { name: 'Yes, go back' }).click();
 	await other.page.getByText(/^Everything is as it was then/).waitFor();
 	expect(await months()).toBe(0);

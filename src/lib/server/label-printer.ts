@@ -11,10 +11,14 @@ const troubles = {
 };
 
 /** Hands a label (PBM) to a printer on this machine or network, and waits until it is printed. */
-export async function printLabel(address: string, label: Uint8Array): Promise<Printed> {
-	const answer = await reach(`${address}/labels`, undefined, {
-		type: 'image/x-portable-bitmap',
-		body: label
+export async function printLabel(
+	address: string,
+	label: Uint8Array,
+	loopback: boolean
+): Promise<Printed> {
+	const answer = await reach(`${address}/labels`, {
+		sent: { type: 'image/x-portable-bitmap', body: label },
+		loopback
 	});
 	const told = 'text' in answer && answer.text ? readLabelPrinter(answer.text) : undefined;
 	if (answer.kind === 'trouble') {

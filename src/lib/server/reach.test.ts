@@ -75,7 +75,7 @@ test('what has not changed is not sent again; redirects stay on the host; too mu
 		}
 	});
 	expect(await reach(`${address}/same`)).toEqual({ kind: 'text', text: 'hello', tag: '"a"' });
-	expect(await reach(`${address}/same`, '"a"')).toEqual({ kind: 'same' });
+	expect(await reach(`${address}/same`, { tag: '"a"' })).toEqual({ kind: 'same' });
 	expect(await reach(`${address}/on`)).toMatchObject({ kind: 'text', text: 'hello' });
 	expect(await reach(`${address}/away`)).toMatchObject({
 		says: expect.stringMatching(/another machine/)
@@ -89,4 +89,42 @@ test('what has not changed is not sent again; redirects stay on the host; too mu
 	expect(await reach(`${address}/other`)).toMatchObject({
 		says: expect.stringMatching(/answers with 503/)
 	});
+});
+
+test('an address that breaks off, changes the protocol or redirects to nonsense is answered in words', async () => {
+	const address = await listening((request, response) => {
+		if (request.url === '/half') {
+			response.writeHead(200, { 'content-length': '1000' });
+			response.write('half');
+			setTimeout(() => request.socket.destroy(), 20);
+		} else if (request.url === '/nothing') request.socket.destroy();
+		else if (request.url === '/nonsense') {
+			response.writeHead(302, { location: 'http://[' });
+			response.end();
+		} else if (request.url === '/odd') {
+			response.writeHead(302, { location: 'mailto:somebody' });
+			response.end();
+		} else
+			request.socket.end('HTTP/1.1 101 Switching\r\nupgrade: x\r\nconnection: upgrade\r\n\r\n');
+	});
+	const says = async (path: string) => {
+		const reached = await reach(address + path);
+		return reached.kind === 'trouble' ? reached.says : reached.kind;
+	};
+	expect(await says('/half')).toMatch(/broke off in the middle/);
+	expect(await says('/nothing')).toMatch(/cannot be reached|broke off/);
+	expect(await says('/nonsense')).toMatch(/sends on to “http:\/\/\[”, which is no address/);
+	expect(await says('/odd')).toMatch(/begins with http/);
+	expect(await says('/upgrade')).toMatch(/another protocol/);
+});
+
+test('what is typed on a tablet does not reach this machine, by number or by name', async () => {
+	const address = await listening((_, response) => response.end('secret'));
+	const { port } = new URL(address);
+	for (const host of ['127.0.0.1', 'localhost', '[::ffff:127.0.0.1]', '2130706433', '127.1'])
+		expect(await reach(`http://${host}:${port}/`, { loopback: false }), host).toMatchObject({
+			kind: 'trouble',
+			says: expect.stringMatching(/the machine that Horarium runs on/)
+		});
+	expect(await reach(address)).toMatchObject({ kind: 'text', text: 'secret' });
 });

@@ -9,10 +9,13 @@ import {
 	record,
 	toPlan,
 	whole,
-	words
+	words,
+	type Fault
 } from '$lib/core/formats';
+import { subjectOf } from '$lib/core/draw';
+import { allWishes } from '$lib/core/wish';
 import { makingPlan, usualMaking } from '$lib/core/making';
-import { addMonths, monthShape } from '$lib/core/month';
+import { addMonths, daysIn, monthShape, parseMonth } from '$lib/core/month';
 import { carried, keptIn, review } from '$lib/core/next';
 import { tallyOf, trackersOf } from '$lib/core/records';
 import { faulty, tooMuch } from './problem';
@@ -68,11 +71,39 @@ function planned(document: Document) {
 	return { plan, run: planRun(plan) };
 }
 
+/** Entries that are about nothing of the month: a day that it lacks, or a wish that the plan does not know. */
+function strayFaults({ plan, entries }: Asked): Fault[] {
+	const month = parseMonth(plan.month);
+	const days = month ? daysIn(month) : 31;
+	const wishes = new Set([
+		...allWishes(plan.wishes).map(({ id }) => id),
+		...(plan.drawn?.blocks ?? []).map(({ wish }) => wish.id)
+	]);
+	return entries.flatMap(({ wish, about }, at): Fault[] => {
+		const { day = 1 } = subjectOf(about) ?? {};
+		const faults: Fault[] = [];
+		// What is written besides the trackers, such as the month's review, has a name that no wish has.
+		if (!wishes.has(wish) && !wish.startsWith('#'))
+			faults.push({
+				path: `entries[${at}].wish`,
+				message: `must be a wish of the plan; none is called “${wish}”`
+			});
+		if (day > days)
+			faults.push({
+				path: `entries[${at}].about`,
+				message: `must be about a day from 1 to ${days}; it is about day ${day}`
+			});
+		return faults;
+	});
+}
+
 function tallied({
 	plan: document,
 	entries,
 	until
 }: Asked & { readonly until?: number }): Response {
+	const stray = strayFaults({ plan: document, entries });
+	if (stray.length > 0) return faulty(stray);
 	const made = planned(document);
 	if (made.refusal) return made.refusal;
 	const { plan, run } = made;

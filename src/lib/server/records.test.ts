@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { changesSchema, checked } from '$lib/core/formats';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { a5 } from '../../../tests/support/arbitraries';
 import { loadDemo } from './demo';
@@ -40,6 +41,29 @@ test('entries are set, changed and taken away; a month that goes keeps its own',
 	await store.records.change(month.id, [mark('Walk', 1, '-'), mark('Walk', 2, '')]);
 	expect(await store.records.ofMonth(month.id)).toEqual([mark('Walk', 1, '-')]);
 	expect(await store.records.ofMonth(other.id)).toEqual([mark('Walk', 9)]);
+});
+
+test('what was made over something else than what stands there is not written, and said', async () => {
+	const book = await store.notebooks.create(a5);
+	const month = await store.months.create(content(book.id, 'Walk'));
+	const over = (value: string, ...was: string[]) => ({ ...mark('Walk', 1, value), was });
+	const values = async () => (await store.records.ofMonth(month.id)).map(({ value }) => value);
+	expect(await store.records.change(month.id, [over('x', '')])).toEqual([]);
+	// An old queue, made when there was nothing; others of it are written.
+	const late = [over('-', ''), { ...mark('Walk', 2), was: [''] }];
+	expect(await store.records.change(month.id, late)).toEqual([mark('Walk', 1, 'x')]);
+	expect(await values()).toEqual(['x', 'x']);
+	// Sent twice, because the first answer was lost, and then changed again.
+	expect(await store.records.change(month.id, [over('x', '')])).toEqual([]);
+	expect(await store.records.change(month.id, [over('o', '', 'x')])).toEqual([]);
+	expect(await store.records.change(month.id, [over('', 'o')])).toEqual([]);
+	expect(await store.records.change(month.id, [over('-', 'o')])).toEqual([mark('Walk', 1, '')]);
+	expect(await values()).toEqual(['x']);
+});
+
+test('names of many letters in any script can be kept', async () => {
+	const about = `item=${encodeURIComponent('Ж'.repeat(300))}&day=1&column=${encodeURIComponent('列'.repeat(100))}`;
+	expect(checked(changesSchema, { changes: [{ ...mark('Walk', 1), about }] }).ok).toBe(true);
 });
 
 test('a habit that is renamed takes its records along, one that is removed keeps them', async () => {

@@ -1,7 +1,10 @@
 import type { Change, Entry, Renamed } from '$lib/core/records';
-import { renamedAbout } from '$lib/core/records';
+import { mayReplace, renamedAbout } from '$lib/core/records';
 import type { Db } from './database';
 import { writing } from './write';
+
+/** A change, and the values that it may replace; any where none is said. */
+export type Written = Change & { readonly was?: readonly string[] | undefined };
 
 /** What was filled in of all months. */
 export class Records {
@@ -26,10 +29,19 @@ export class Records {
 		return new Map(rows.map(({ month_id, count }) => [month_id, Number(count)]));
 	}
 
-	/** Sets and takes away entries of a month, all of them or none; of two windows the later one holds. */
-	async change(monthId: string, changes: readonly Change[]): Promise<void> {
-		await writing(this.db, async (tx) => {
-			for (const { wish, about, holds, value } of changes)
+	/**
+	 * Sets and takes away entries of a month, all of them or none, but for those that were made over something else than what
+	 * stands there (`was`): of these it gives what stands there, and somebody must choose.
+	 */
+	async change(monthId: string, changes: readonly Written[]): Promise<Entry[]> {
+		return writing(this.db, async (tx) => {
+			const standing: Entry[] = [];
+			for (const { wish, about, holds, value, was } of changes) {
+				const now = was && (await valueIn(tx, monthId, wish, about));
+				if (now !== undefined && !mayReplace(now, value, was)) {
+					standing.push({ wish, about, holds, value: now });
+					continue;
+				}
 				await (
 					value === ''
 						? tx
@@ -44,6 +56,8 @@ export class Records {
 									conflict.columns(['month_id', 'wish', 'about']).doUpdateSet({ holds, value })
 								)
 				).execute();
+			}
+			return standing;
 		});
 	}
 
@@ -67,4 +81,16 @@ export class Records {
 		);
 		await this.change(monthId, changes);
 	}
+}
+
+/** What stands in an entry, an empty text where there is none. */
+async function valueIn(db: Db, monthId: string, wish: string, about: string): Promise<string> {
+	const row = await db
+		.selectFrom('entry')
+		.select('value')
+		.where('month_id', '=', monthId)
+		.where('wish', '=', wish)
+		.where('about', '=', about)
+		.executeTakeFirst();
+	return row?.value ?? '';
 }

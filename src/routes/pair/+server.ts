@@ -1,5 +1,6 @@
 import { setTimeout as after } from 'node:timers/promises';
 import { redirect } from '@sveltejs/kit';
+import { bytesOf } from '$lib/server/problem';
 import { guess } from '$lib/server/pairing';
 import { pairPage } from '$lib/server/pair-page';
 import { deviceCookie } from '$lib/server/shared';
@@ -7,6 +8,8 @@ import type { RequestHandler } from './$types';
 
 /** A wrong guess is answered no sooner. */
 const wrongMs = 1000;
+/** Six digits and a name of sixty letters, each of up to twelve signs there. */
+const mostBytes = 4096;
 const yearS = 365 * 24 * 60 * 60;
 
 /** The page on which a device is paired; a code in the address, as a picture holds it, is written in already. */
@@ -14,8 +17,14 @@ export const GET: RequestHandler = ({ url }) => pairPage(url.searchParams.get('c
 
 /** Pairs the device that knows the code. */
 export const POST: RequestHandler = async ({ request, locals, cookies }) => {
-	const form = await request.formData();
-	const text = (name: string) => String(form.get(name) ?? '').trim();
+	// Nobody is known yet: no more is read than the form can hold.
+	const type = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+	if (type !== 'application/x-www-form-urlencoded')
+		return pairPage('', 'This page takes what its own form sends, and nothing else.', 415);
+	const body = await bytesOf(request, mostBytes);
+	if (!body) return pairPage('', 'This is more than six digits and a name.', 413);
+	const form = new URLSearchParams(new TextDecoder().decode(body));
+	const text = (name: string) => (form.get(name) ?? '').trim();
 	const code = text('code').replaceAll(/\s/g, '');
 	const became = guess(code, Date.now());
 	if (became !== 'right') {

@@ -20,6 +20,7 @@ import {
 	type Placed
 } from './over-spread';
 import { obstaclesOn } from './pinned';
+import { weekLabel, weeksMissed } from './parts';
 import type { PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
 import { onPageOf, sharedRooms, sheetsOf, usableSquares } from './sheets';
@@ -78,6 +79,17 @@ export function compose(
 	});
 	unplaced.push(...seated.flatMap(({ choice }) => unseated(choice)));
 	unplaced.push(...unseen(plan, [...blocks, ...unplaced]));
+	unplaced.push(
+		...plan.wishes.flatMap(({ id, weeks }) =>
+			weeks
+				? weeksMissed(plan, weeks).map(({ week, reason }) => ({
+						wish: id,
+						part: weekLabel(week),
+						reason
+					}))
+				: []
+		)
+	);
 	return {
 		pages,
 		blocks,

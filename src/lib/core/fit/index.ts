@@ -8,6 +8,7 @@ export * from './remedies';
 export * from './shared-pages';
 export * from './summary';
 export * from './titles';
+export { unreadIn, unreadOf, type Unread } from './unread';
 export * from './hold';
 export * from './beside';
 export * from './month-changes';

@@ -29,7 +29,7 @@ export function partsOf(plan: Plan, wish: Wish): Part[] {
 		const form = chosen ?? wish.form;
 		const usual = formForWeek({ ...whole, form }, chosen ? pages : weeks.pagesPerWeek);
 		const ruled: Wish = short && !chosen ? asShort(whole, usual) : { ...whole, form: usual };
-		const label = `week ${week} of the month`;
+		const label = weekLabel(week);
 		return Array.from({ length: pages === 4 ? 4 : 1 }, (_, page) => ({
 			wish: inWeek(
 				{ ...ruled, span: pages === 2 ? 'spread' : 'page' },
@@ -42,12 +42,37 @@ export function partsOf(plan: Plan, wish: Wish): Part[] {
 	});
 }
 
+export const weekLabel = (week: number) => `week ${week} of the month`;
+
 /** The weeks that a set is for: by its rule, or those of them that are chosen, without those that the book shows already. */
 export function weeksOf({ month, weekStart, earlierWeeks }: Plan, weeks: Weeks): SetWeek[] {
 	const shape = monthShape(month, weekStart);
 	return weeklySet(shape, weeks.belong, weeks.short, earlierWeeks).filter(
 		({ week }) => weeks.only?.includes(week) ?? true
 	);
+}
+
+/** Weeks that were chosen one by one and are not in the set, each with the reason. */
+export function weeksMissed(
+	{ month, weekStart, earlierWeeks = [] }: Plan,
+	{ belong, short, only = [] }: Weeks
+): { readonly week: number; readonly reason: string }[] {
+	const shape = monthShape(month, weekStart);
+	const set = weeklySet(shape, belong, short, earlierWeeks);
+	const reasonOf = (week: number): string | undefined => {
+		if (set.some((other) => other.week === week)) return undefined;
+		if (week > shape.weeks) return `the month has only ${shape.weeks} weeks`;
+		if (earlierWeeks.includes(firstDayOfWeek(shape, week)))
+			return 'the month before shows it already';
+		if (belong !== 'touching') return 'by the rule of the set it belongs to another month';
+		return short === 'fold'
+			? 'it is short, and its days are written in the week beside it'
+			: 'it is short, and short weeks are left out';
+	};
+	return only.flatMap((week) => {
+		const reason = reasonOf(week);
+		return reason ? [{ week, reason }] : [];
+	});
 }
 
 /** First days of the weeks that a run shows whole, all seven days. */

@@ -1,7 +1,7 @@
 import { bothPages, type Facts, type Room } from '../forms';
-import { mayLieOver, settingOf, type Choice } from './choices';
+import { kindOf, mayLieOver, settingOf, type Choice } from './choices';
 import type { Taken } from './footprint';
-import { choicesIn, missedBy } from './hosting';
+import { choicesIn, isShared, missedBy } from './hosting';
 import { from } from './pinned';
 import type { Block, Host, Piece, Pieces, Plan, Unplaced } from './plan';
 
@@ -89,7 +89,17 @@ function block(plan: Plan, { choice, room, pieces, discomfort }: Seated): Block 
 	const { as } = choice;
 	const [drawn = choice] = choice.form.layouts(settingOf(plan, as, choice.form), room);
 	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
-	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why };
+	const said = [...why, ...withoutMembers(plan, choice)];
+	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why: said };
+}
+
+/** Members of a set that its short week has no place for. */
+function withoutMembers({ wishes }: Plan, { as }: Choice): string[] {
+	if (!as.part?.short) return [];
+	const all = wishes.find(({ id }) => id === as.id)?.members ?? [];
+	return all
+		.filter(({ id, room }) => !isShared(room) && !as.members?.some((member) => member.id === id))
+		.map((member) => `“${member.title || kindOf(member).name}” has no place in a short week`);
 }
 
 /** Whether two rulings differ in nothing but what is left over beside them. */

@@ -7,7 +7,7 @@ export { mostImportBytes, readPlanFile, type PlanFile } from './plan-file';
 export { flag, measure, missing, oneOf, record, whole, words } from './rules';
 export { drawnSchema } from './drawn-schema';
 export { makingSchema, progressSchema } from './making-schema';
-export { changesSchema, entriesSchema } from './records-schema';
+export { changesSchema, entriesSchema, queuedSchema } from './records-schema';
 export { themeSchema } from './theme-schema';
 export { handSchema, weekStartSchema } from './person-schema';
 export { cutsFault, cutsSchema } from './cut-schema';

@@ -49,6 +49,9 @@ export function words(most: number) {
 		typeof original === 'string' ? cleanText(original) : original
 	)
 		.typeError((told: Told) => `must be a text; it is ${got(told)}`)
+		.test('written', 'holds nothing that a pen can write', (value, { originalValue }) =>
+			value === '' ? typeof originalValue !== 'string' || originalValue.trim() === '' : true
+		)
 		.max(most, `must have at most ${most} characters`);
 }
 

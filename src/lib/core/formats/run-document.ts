@@ -4,6 +4,8 @@ import {
 	cutsOf,
 	PackingCache,
 	pieceMarks,
+	unreadIn,
+	type Unread,
 	remediesFor,
 	sharedPages,
 	type SharedPage,
@@ -72,6 +74,8 @@ export interface RunDocument {
 		readonly shared: readonly SharedPage[];
 		readonly openings: readonly OpeningDocument[];
 		readonly cutLines: readonly CutLinesDocument[];
+		/** What was written for a wish and stands nowhere on its pages. */
+		readonly unread: readonly Unread[];
 		readonly unplaced: readonly {
 			readonly wish: string;
 			readonly part?: string;
@@ -119,6 +123,7 @@ export function runDocument(plan: Plan, run: Run, include: Included): RunDocumen
 			bound: run.bound,
 			shared: sharedPages(plan, run),
 			...cutDocuments(plan),
+			unread: unreadIn(plan, run),
 			unplaced: run.unplaced.map(({ wish, part, reason }, index, all) => ({
 				wish,
 				...(part === undefined ? {} : { part }),

@@ -38,8 +38,15 @@ const acrossRule = choiceRule({
 	usual: 'parts'
 });
 
-/** Column labels: the wish's parts, the days of a week, the twelve months, or the parts of a day. */
+/**
+ * Column labels: the wish's parts, the days of a week, the twelve months, or the parts of a day; where rows are weeks or
+ * weekdays, the things named.
+ */
 function columnsOf(setting: Setting): readonly string[] {
+	const down = downRule.of(setting);
+	const items = setting.content.items ?? [];
+	if (down && down !== 'items' && acrossRule.of(setting) === 'parts' && items.length > 0)
+		return items.map(({ name }) => name);
 	return partNames(acrossRule.of(setting), setting, 'narrow', usualParts);
 }
 

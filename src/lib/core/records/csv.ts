@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { holdings, subjectKey, subjectOf } from '../draw';
+import { holdings, subjectKey, subjectOf, type Subject } from '../draw';
 import type { Entry } from './entry';
 import { readValue } from './read-value';
 
@@ -7,15 +7,22 @@ const header = ['item', 'day', 'week', 'row', 'column', 'nth', 'holds', 'value']
 /** More lines than these no tracker has. */
 const mostLines = 20_000;
 
-/** Entries of one wish as CSV (RFC 4180): what each is about, a column a part of it, and its value. */
+/**
+ * Entries of one wish as CSV (RFC 4180): what each is about, a column a part of it, and its value; by days, weeks and rows, of
+ * each in the order given.
+ */
 export function toCsv(entries: readonly Entry[]): string {
-	const rows = entries.map(({ about, holds, value }) => {
-		const subject = subjectOf(about) ?? {};
-		const { item, day, week, row, column, nth } = subject;
-		return [item, day, week, row, column, nth, holds, value].map((part) => part ?? '');
-	});
+	const rows = entries
+		.map((entry) => ({ ...entry, subject: subjectOf(entry.about) ?? {} }))
+		.sort(({ subject: a }, { subject: b }) => byTime(a, b))
+		.map(({ subject: { item, day, week, row, column, nth }, holds, value }) =>
+			[item, day, week, row, column, nth, holds, value].map((part) => part ?? '')
+		);
 	return Papa.unparse([[...header], ...rows], { newline: '\r\n' }) + '\r\n';
 }
+
+const byTime = (a: Subject, b: Subject) =>
+	(a.day ?? 0) - (b.day ?? 0) || (a.week ?? 0) - (b.week ?? 0) || (a.row ?? 0) - (b.row ?? 0);
 
 /** A line of a file that cannot be taken, and why. */
 export interface LineFault {

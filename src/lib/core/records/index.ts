@@ -4,6 +4,8 @@ export * from './csv';
 export * from './entry';
 export * from './money';
 export * from './paper';
+export * from './pasted';
+export * from './queued';
 export * from './read-value';
 export * from './renamed';
 export * from './rhythm';

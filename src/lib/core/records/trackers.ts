@@ -28,8 +28,29 @@ export function trackersOf(plan: Plan, run: Run): Tracker[] {
 		const known = found.get(id);
 		if (!known) return [];
 		const name = wish.title || kindOf(wish).name;
-		return [{ wish, name, fields: [...known.fields.values()], pages: [...known.pages] }];
+		return [{ wish, name, fields: inOrder([...known.fields.values()]), pages: [...known.pages] }];
 	});
+}
+
+/**
+ * Fields with those of days, and those of weeks, in the order of time: pages have them in the order in which they lie there,
+ * and of a calendar over the fold that is the left half of all weeks first.
+ */
+function inOrder(fields: readonly FieldMark[]): FieldMark[] {
+	const isOfDay = ({ about }: FieldMark) => about.day !== undefined;
+	const isOfWeek = ({ about }: FieldMark) => about.day === undefined && about.week !== undefined;
+	const days = fields
+		.filter(isOfDay)
+		.sort((a, b) => (a.about.day ?? 0) - (b.about.day ?? 0))
+		.values();
+	const weeks = fields
+		.filter(isOfWeek)
+		.sort((a, b) => (a.about.week ?? 0) - (b.about.week ?? 0))
+		.values();
+	return fields.map(
+		(field) =>
+			(isOfDay(field) ? days.next().value : isOfWeek(field) ? weeks.next().value : field) ?? field
+	);
 }
 
 /** Names of what a tracker keeps apart, in their order; one without a name where it keeps one thing. */

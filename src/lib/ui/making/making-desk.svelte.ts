@@ -181,9 +181,10 @@ export class MakingDesk {
 		this.note({ done: undone, moved: [] });
 		const others = begun.map(({ page }) => page).filter((page) => page !== spoilt);
 		this.desk.giveUp(spoilt, others);
+		const back = this.desk.wayBack();
 		return () => {
 			this.note({ done: undone.map(({ id }) => ({ id, at: now + 1 })), moved: [] });
-			this.desk.undo();
+			back();
 		};
 	}
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidate } from '$app/navigation';
 	import { kindById } from '$lib/core/catalogue';
-	import { pagesFor } from '$lib/core/fit';
+	import { unreadOf, pagesFor } from '$lib/core/fit';
 	import { formById, type Form, type RuleValue, type Span } from '$lib/core/forms';
 	import { withRule, type Importance, type Wish } from '$lib/core/wish';
 	import { monthName } from '$lib/core/month';
@@ -24,6 +24,7 @@
 
 	const kind = $derived(kindById(wish.kind));
 	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === wish.id));
+	const unread = $derived(unreadOf(desk.plan, wish.id, blocks));
 	/** Of a set a whole week: a short one is ruled apart. */
 	const block = $derived(blocks.find(({ as }) => !as.part?.short) ?? blocks[0]);
 	const form = $derived(formById(wish.form ?? block?.form ?? kind?.forms[0] ?? ''));
@@ -75,6 +76,11 @@
 				untitled={wish.kind === 'cover' ? monthName(desk.plan.locale, desk.plan.month) : 'none'}
 				onchange={edit}
 			/>
+			{#each unread as { field, says } (field)}
+				<p class="bg-caution-ground px-2 py-1 text-sm">
+					{says[0]?.toUpperCase()}{says.slice(1)}.
+				</p>
+			{/each}
 			{#if form.content.includes('goals')}
 				<GoalsInTime {desk} {wish} />
 			{/if}

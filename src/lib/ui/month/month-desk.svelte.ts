@@ -41,6 +41,7 @@ import { Saver } from '../keeping/saver.svelte';
 import type { Theme } from '$lib/core/theme';
 import { begin, redo, step, undo, type History } from './history';
 import { forget, recall, remember } from './kept-history';
+import { withoutAct } from './without-act';
 import { onlyThis, othersMoved, type HandMove } from './moved';
 import { Planner } from './planner';
 
@@ -276,6 +277,17 @@ export class MonthDesk {
 
 	undo(): void {
 		if (this.canUndo) this.present(undo(this.history));
+	}
+
+	/** A way to take back what was done last, that one act and nothing else, whatever comes after it. */
+	wayBack(): () => void {
+		const before = this.history.past.at(-1);
+		const after = this.month;
+		return () => {
+			if (!before) return;
+			if (sameContent(this.month, after)) this.undo();
+			else this.change(withoutAct(before, after, this.month));
+		};
 	}
 
 	redo(): void {

@@ -15,6 +15,7 @@
 	} from '$lib/core/records';
 	import BandDays from './BandDays.svelte';
 	import BankStatement from './BankStatement.svelte';
+	import SheetTable from './SheetTable.svelte';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { howWords } from './field-words';
 	import type { RecordsDesk } from './records-desk.svelte';
@@ -102,12 +103,13 @@
 			</div>
 		</div>
 	{/if}
-	{#if sheet.rows.length > 0}
+	{#if sheet.rows.length > 0 && sheet.columns.length > 1}
+		<SheetTable {sheet} {wish} name={tracker.name} {records} {reading} />
+	{:else if sheet.rows.length > 0}
 		<label class="block pt-3" for="{id}-sheet">
 			<span class="text-sm text-ink-soft">
-				A line each ({sheet.rows[0]?.name} to {sheet.rows.at(-1)?.name}){sheet.columns.length > 1
-					? `, with a tab between ${sheet.columns.filter(Boolean).join(', ')}`
-					: ''}; lines of a spreadsheet can be pasted.
+				A line each ({sheet.rows[0]?.name} to {sheet.rows.at(-1)?.name}); lines of a spreadsheet can
+				be pasted.
 			</span>
 		</label>
 		<textarea

@@ -1,4 +1,4 @@
-import type { FieldMark } from '$lib/core/draw';
+import type { FieldMark, Subject } from '$lib/core/draw';
 import {
 	monthTitle,
 	weekdayNames,
@@ -9,7 +9,15 @@ import {
 
 /** What a field is about in words: “Walk, Tue 4”, “row 3, Cost”. */
 export function fieldWords({ about }: FieldMark, tracker: string, month: MonthShape): string {
-	const { item, day, week, row, column, nth } = about;
+	return subjectWords(about, tracker, month);
+}
+
+/** What something is about in words. */
+export function subjectWords(
+	{ item, day, week, row, column, nth }: Subject,
+	tracker: string,
+	month: MonthShape
+): string {
 	return [
 		item ?? tracker,
 		day === undefined ? undefined : dayWords(day, month),

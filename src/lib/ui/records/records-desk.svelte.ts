@@ -1,13 +1,26 @@
 import { untrack } from 'svelte';
 import { SvelteMap } from 'svelte/reactivity';
-import { changesSchema, checked } from '$lib/core/formats';
-import { entryKey, withChanges, type Change, type Entry } from '$lib/core/records';
-import { Saver } from '../keeping/saver.svelte';
-import { keep, kept } from '../making/kept-here';
-import { send, troubleOf } from '../send';
+import { checked, changesSchema } from '$lib/core/formats';
+import {
+	conflictsIn,
+	entryKey,
+	queuedOver,
+	sentOf,
+	withChanges,
+	type Change,
+	type Entry,
+	type Queued,
+	type Undecided
+} from '$lib/core/records';
+import { Saver, type Sent } from '../keeping/saver.svelte';
+import { send, type Answer } from '../send';
+import { isQueued, RecordsQueue } from './records-queue';
 
 /** What a window that has just been opened asks the others. */
 const whatChanged = 'what changed';
+
+/** What waits longer than this is of a window that is gone, or that reaches nobody. */
+const strayMs = 10_000;
 
 /** Steps that can be taken back. */
 const mostSteps = 500;
@@ -16,34 +29,30 @@ const mostSteps = 500;
 export class RecordsDesk {
 	/** By `entryKey`; each cell of a page hears only of its own. */
 	readonly known = new SvelteMap<string, Entry>();
-	readonly saver: Saver<readonly Change[]>;
+	readonly saver: Saver<readonly Queued[]>;
+	/** What somebody must decide on, by `entryKey`. */
+	readonly undecided = new SvelteMap<string, Undecided>();
 	private past = $state.raw<readonly (readonly Change[])[]>([]);
 	private future = $state.raw<readonly (readonly Change[])[]>([]);
-	/** What the server has not confirmed. */
-	private pending: readonly Change[] = [];
-	private readonly pendingKey: string;
+	/** What the server has not confirmed, by `entryKey`. */
+	private readonly waiting = new Map<string, Queued>();
+	private readonly queue: RecordsQueue;
 	private channel: BroadcastChannel | undefined;
 
 	constructor(
 		private readonly monthId: string,
 		entries: readonly Entry[]
 	) {
-		this.pendingKey = `horarium records ${monthId}`;
+		this.queue = new RecordsQueue(monthId);
 		for (const entry of entries) this.known.set(entryKey(entry), entry);
-		this.saver = new Saver<readonly Change[]>(
+		this.saver = new Saver<readonly Queued[]>(
 			0,
-			async (_, changes) => {
-				const answer = await send('PUT', `/app/months/${monthId}/records`, { changes });
-				if (answer.kind === 'conflict') return { kind: 'refused', message: troubleOf(answer) };
-				if (answer.kind !== 'ok') return answer;
-				this.confirmed(changes);
-				return { kind: 'written', revision: 0 };
-			},
-			() => undefined
+			(_, sent) => this.send(sent),
+			() => this.takeUp(strayMs)
 		);
 	}
 
-	/** Listens to other windows and takes up what was not kept when this one was left; returns what ends it. */
+	/** Listens to other windows and takes up what was not kept when one was left; returns what ends it. */
 	open(): () => void {
 		this.channel = new BroadcastChannel(`horarium records ${this.monthId}`);
 		this.channel.onmessage = ({ data }: MessageEvent<unknown>) => {
@@ -52,10 +61,10 @@ export class RecordsDesk {
 				const changed = withChanges([], [...this.past, ...this.future].flat());
 				this.channel?.postMessage(this.reversed(changed));
 			} else if (isChanges(data)) for (const change of data) this.show(change);
+			else if (isQueue(data)) for (const queued of data) this.heard(queued);
 		};
 		this.channel.postMessage(whatChanged);
-		const left = kept(this.pendingKey, isChanges);
-		if (left && left.length > 0) this.put(left);
+		this.takeUp();
 		return () => {
 			this.channel?.close();
 			this.channel = undefined;
@@ -112,20 +121,117 @@ export class RecordsDesk {
 	}
 
 	private put(changes: readonly Change[]): void {
-		for (const change of changes) this.show(change);
-		this.wait(withChanges(this.pending, changes));
-		this.saver.write(this.pending);
-		this.channel?.postMessage(changes);
+		const at = new Date().toISOString();
+		const made = changes.map((change) => {
+			const key = entryKey(change);
+			const shown = this.valueOf(change.wish, change.about);
+			const before = this.waiting.get(key);
+			const queued = queuedOver(newId(), at, change, shown, before);
+			this.queue.add(queued);
+			if (before) this.queue.remove(before);
+			this.waiting.set(key, queued);
+			this.show(change);
+			return queued;
+		});
+		this.saver.write([...this.waiting.values()]);
+		this.channel?.postMessage(made);
 	}
 
-	private confirmed(changes: readonly Change[]): void {
-		this.wait(this.pending.filter((change) => !changes.includes(change)));
+	/** Another window changes something: what waits here of it is part of that. */
+	private heard(queued: Queued): void {
+		const key = entryKey(queued.change);
+		this.show(queued.change);
+		const mine = this.waiting.get(key);
+		if (mine) this.waiting.set(key, { ...queued, was: [...mine.was, ...queued.was] });
 	}
 
-	private wait(pending: readonly Change[]): void {
-		this.pending = pending;
-		keep(this.pendingKey, pending);
+	/** Takes up what has waited in this browser for some time, of windows that are gone as well. */
+	private takeUp(forMs = 0): void {
+		const left = this.queue.all().filter((queued) => {
+			const { id, at, change } = queued;
+			const key = entryKey(change);
+			if (Date.now() - Date.parse(at) < forMs) return false;
+			return this.waiting.get(key)?.id !== id && this.undecided.get(key)?.queued.id !== id;
+		});
+		if (left.length === 0) return;
+		for (const queued of left) {
+			const key = entryKey(queued.change);
+			const before = this.waiting.get(key);
+			this.waiting.set(
+				key,
+				before ? { ...queued, was: [...before.was, before.change.value, ...queued.was] } : queued
+			);
+			this.show(queued.change);
+		}
+		this.saver.write([...this.waiting.values()]);
 	}
+
+	/** One that cannot be kept must not hold up the others, so they are sent one by one where the server refuses. */
+	private async send(queue: readonly Queued[]): Promise<Sent<readonly Queued[]>> {
+		const answer = await this.ask(queue);
+		if (answer.kind === 'ok') return this.confirmed(queue, answer.body);
+		if (answer.kind === 'unreached' || answer.kind === 'troubled') return answer;
+		for (const queued of queue) {
+			const one = await this.ask([queued]);
+			if (one.kind === 'ok') this.confirmed([queued], one.body);
+			else if (one.kind === 'refused')
+				this.decide([{ kind: 'refused', queued, says: one.message }]);
+			else if (one.kind !== 'conflict') return one;
+		}
+		return { kind: 'written', revision: 0 };
+	}
+
+	private ask(queue: readonly Queued[]): Promise<Answer> {
+		return send('PUT', `/app/months/${this.monthId}/records`, { changes: sentOf(queue) });
+	}
+
+	private confirmed(queue: readonly Queued[], body: unknown): Sent<readonly Queued[]> {
+		const conflicts = conflictsIn(queue, standingIn(body));
+		for (const queued of queue) {
+			if (conflicts.some((one) => one.queued === queued)) continue;
+			this.queue.remove(queued);
+			this.settle(queued);
+		}
+		this.decide(conflicts);
+		return { kind: 'written', revision: 0 };
+	}
+
+	private settle({ id, change }: Queued): void {
+		if (this.waiting.get(entryKey(change))?.id === id) this.waiting.delete(entryKey(change));
+	}
+
+	/** Leaves what cannot be kept by itself to a person; in the browser it waits on. */
+	private decide(found: readonly Undecided[]): void {
+		for (const one of found) {
+			const { change } = one.queued;
+			this.settle(one.queued);
+			this.undecided.set(entryKey(change), one);
+			if (one.kind === 'conflict') this.show({ ...change, value: one.now });
+		}
+	}
+
+	/** Writes what was undecided over what stands there now. */
+	takeMine({ queued }: Undecided): void {
+		this.forget(queued);
+		this.change([queued.change]);
+	}
+
+	/** Lets go of what was undecided: what stands there now holds. */
+	takeTheirs({ queued }: Undecided): void {
+		this.forget(queued);
+	}
+
+	private forget(queued: Queued): void {
+		this.queue.remove(queued);
+		this.undecided.delete(entryKey(queued.change));
+	}
+}
+
+/** An id that nothing else has; browsers give one only over a connection that they hold for safe. */
+function newId(): string {
+	return [...crypto.getRandomValues(new Uint8Array(16))]
+		.map((byte) => byte.toString(16).padStart(2, '0'))
+		.join('');
 }
 
 /** The records of the month that a screen shows, open for as long as it does; asked while the screen is made. */
@@ -143,4 +249,15 @@ export function openedRecords(
 
 function isChanges(value: unknown): value is Change[] {
 	return checked(changesSchema, { changes: value }).ok;
+}
+
+function isQueue(value: unknown): value is Queued[] {
+	return Array.isArray(value) && value.every(isQueued);
+}
+
+/** What an answer says stands where something was not written. */
+function standingIn(body: unknown): readonly Entry[] {
+	const standing =
+		typeof body === 'object' && body !== null && 'standing' in body ? body.standing : [];
+	return isChanges(standing) ? standing : [];
 }

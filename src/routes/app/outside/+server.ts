@@ -1,6 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { readChecked } from '$lib/server/app-request';
 import { problem } from '$lib/server/problem';
+import { mayAskThisMachine } from '$lib/server/asked-from';
 import { reach } from '$lib/server/reach';
 import type { RequestHandler } from './$types';
 
@@ -10,7 +11,10 @@ export const POST: RequestHandler = async (event) => {
 	if (!read.ok) return read.refusal;
 	const { what, address, path, tag } = read.value;
 	const { person } = event.locals.store;
-	const reached = await reach(`${address.trim().replace(/\/+$/, '')}${path ?? ''}`, tag);
+	const reached = await reach(`${address.trim().replace(/\/+$/, '')}${path ?? ''}`, {
+		tag,
+		loopback: await mayAskThisMachine(event, address)
+	});
 	if (reached.kind === 'trouble') return problem(502, 'Not reached', reached.says);
 	await person.setOutside({ ...(await person.outside()), [what]: address.trim() });
 	return json(reached);

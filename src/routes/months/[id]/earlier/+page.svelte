@@ -20,15 +20,17 @@
 
 	/** When what was brought back last had been left. */
 	let brought = $state<string>();
+	let wayBack: (() => void) | undefined;
 
 	function bringBack() {
 		if (!data.looked) return;
 		desk.bringBack(data.looked.month);
 		brought = data.looked.leftAt;
+		wayBack = desk.wayBack();
 	}
 
 	function undo() {
-		desk.undo();
+		wayBack?.();
 		brought = undefined;
 	}
 </script>

@@ -10,6 +10,7 @@
 	import KeepDay from '$lib/ui/records/KeepDay.svelte';
 	import KeepPage from '$lib/ui/records/KeepPage.svelte';
 	import KeepPaper from '$lib/ui/records/KeepPaper.svelte';
+	import Undecided from '$lib/ui/records/Undecided.svelte';
 	import { openedRecords } from '$lib/ui/records/records-desk.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 	import { monthWords } from '$lib/ui/words';
@@ -115,6 +116,7 @@
 	{#if records.saver.state.kind === 'failed'}
 		<p role="alert" class="my-2 bg-caution-ground px-3 py-2">{records.saver.state.message}</p>
 	{/if}
+	<Undecided {records} {trackers} {shape} />
 	{#if trackers.length === 0}
 		<p class="max-w-lg py-8 text-lg">
 			No page of this month asks for anything yet. Add trackers to the month, and they can be filled

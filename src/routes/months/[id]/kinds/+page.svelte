@@ -72,7 +72,7 @@
 	function add(name: string, wish: Wish) {
 		desk.addWish(wish);
 		toast(`${name} was added to the month.`, {
-			action: { label: 'Undo', onClick: () => desk.undo() }
+			action: { label: 'Undo', onClick: desk.wayBack() }
 		});
 	}
 

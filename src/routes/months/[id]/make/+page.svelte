@@ -99,17 +99,17 @@
 	/** A page that is spoilt is so in the book; the month is planned anew once the book is kept. */
 	function spoil(page: number) {
 		const keeper = keeping.notebook(data.book, (kept) => new NotebookKeeper(kept));
-		const before = keeper.notebook.pages;
-		const others = before?.filter(({ number }) => number !== page) ?? [];
+		const othersNow = () => keeper.notebook.pages?.filter(({ number }) => number !== page) ?? [];
+		const before = keeper.notebook.pages?.filter(({ number }) => number === page) ?? [];
 		const { columns, rows } = pageOf(keeper.notebook, page);
 		const back = making.planAround(page, Date.now());
-		keeper.change({ pages: [...others, { number: page, columns, rows, state: 'spoilt' }] });
+		keeper.change({ pages: [...othersNow(), { number: page, columns, rows, state: 'spoilt' }] });
 		changed = keeper;
 		toast(`Page ${page} is spoilt and no longer planned.`, {
 			action: {
 				label: 'Undo',
 				onClick: () => {
-					keeper.change({ pages: before });
+					keeper.change({ pages: [...othersNow(), ...before] });
 					changed = keeper;
 					back();
 				}

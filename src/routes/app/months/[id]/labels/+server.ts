@@ -1,5 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { readChecked } from '$lib/server/app-request';
+import { mayAskThisMachine } from '$lib/server/asked-from';
 import { printLabel } from '$lib/server/label-printer';
 import { keptSheet } from '$lib/server/month-sheet';
 import { problem } from '$lib/server/problem';
@@ -14,7 +15,8 @@ export const POST: RequestHandler = async (event) => {
 	const picture = await keptSheet(event.locals, event.params.id, { as: 'label', query });
 	if (!picture.ok) return picture;
 	const at = address.trim().replace(/\/+$/, '');
-	const printed = await printLabel(at, new Uint8Array(await picture.arrayBuffer()));
+	const bytes = new Uint8Array(await picture.arrayBuffer());
+	const printed = await printLabel(at, bytes, await mayAskThisMachine(event, at));
 	if (!printed.ok) return problem(502, 'Not printed', printed.says);
 	const { person } = event.locals.store;
 	await person.setOutside({ ...(await person.outside()), printer: at });

@@ -1,7 +1,9 @@
 import { json } from '@sveltejs/kit';
+import { subjectOf } from '$lib/core/draw';
+import { daysIn, parseMonth } from '$lib/core/month';
 import { toCsv } from '$lib/core/records';
 import { readChecked } from '$lib/server/app-request';
-import { problem } from '$lib/server/problem';
+import { faulty, problem } from '$lib/server/problem';
 import type { RequestHandler } from './$types';
 
 const mostBytes = 4 * 1024 * 1024;
@@ -22,13 +24,21 @@ export const GET: RequestHandler = async ({ params, locals, url }) => {
 	});
 };
 
-/** Sets and takes away entries of a month. */
+/** Sets and takes away entries of a month; tells what stands where a change was made over something else. */
 export const PUT: RequestHandler = async (event) => {
 	const read = await readChecked(event, 'records', mostBytes);
 	if (!read.ok) return read.refusal;
 	const { store } = event.locals;
 	const month = await store.months.find(event.params.id);
 	if (!month) return problem(404, 'Not found', 'There is no month with this id.');
-	await store.records.change(event.params.id, read.value.changes);
-	return json({ kept: read.value.changes.length });
+	const shape = parseMonth(month.month);
+	const days = shape ? daysIn(shape) : 31;
+	const late = read.value.changes.flatMap(({ about }, at) => {
+		const day = subjectOf(about)?.day ?? 1;
+		const message = `must be about a day from 1 to ${days}; it is about day ${day}`;
+		return day > days ? [{ path: `changes[${at}].about`, message }] : [];
+	});
+	if (late.length > 0) return faulty(late);
+	const standing = await store.records.change(event.params.id, read.value.changes);
+	return json({ kept: read.value.changes.length - standing.length, standing });
 };
