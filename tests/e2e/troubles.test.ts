@@ -79,7 +79,9 @@ describe('too much', () => {
 		const weekly = { kind: 'weekly-pages', weeks: { pagesPerWeek: 4 } };
 		const answer = await post('/api/v1/plan', { ...demoMonth, wishes: wishes(60, weekly) });
 		expect(answer.status).toBe(422);
-		expect((await answer.json()).detail).toContain('at most 400 blocks');
+		expect((await answer.json()).detail).toMatch(
+			/^wishes ask for too much at once: \d+ blocks on \d+ pages/
+		);
 		const empty = await post('/api/v1/plan', {
 			...demoMonth,
 			wishes: Array.from({ length: 200_000 }, () => ({}))
@@ -106,8 +108,8 @@ describe('too much', () => {
 		}
 		expect((await post('/api/v1/plan', { ...demoMonth, wishes: [] })).status).toBe(200);
 		expect(done).toBe(false);
-		// Whether it ends in time is the machine's affair.
-		expect([200, 422]).toContain((await heavy).status);
+		// However slow the machine is, the best run by the limit of work is the answer.
+		expect((await heavy).status).toBe(200);
 	});
 
 	test('remedies are worked out only when they are asked for', async () => {

@@ -7,7 +7,10 @@ import {
 	solve,
 	usualEffort,
 	type Effort,
-	type Progress
+	type Problem,
+	type ProblemPage,
+	type Progress,
+	type SpreadOption
 } from '../../src/lib/core/fit/solve';
 import { seeds, solved } from '../support/integer-program';
 import { faultsOf } from '../support/judge-solution';
@@ -37,6 +40,46 @@ test('pages cut at random come back as exactly so many pages', () => {
 		expect(bound, `seed ${seed}`).toBe(best.cost);
 		const used = best.places.map((place) => (place ? place.page + 1 : Infinity));
 		expect(Math.max(...used), `seed ${seed}`).toBe(pages);
+	}
+});
+
+/** A problem in which every third thing may lie over both pages whole, on pages enough for some. */
+function withWholeSpreads(problem: Problem): Problem {
+	const h = Math.max(...problem.pages.map((page) => page.h));
+	const whole: SpreadOption = { left: h, right: h, cost: 5 };
+	const w = Math.max(...problem.pages.map((page) => page.w));
+	const pages = Array.from({ length: 8 }, (_, index): ProblemPage => {
+		const left = index % 2 === 0;
+		const side = left ? 'left' : 'right';
+		return {
+			w,
+			h,
+			side,
+			options: left ? 0 : 1,
+			pair: left ? 0 : undefined,
+			obstacles: [],
+			held: 0
+		};
+	});
+	const items = problem.items.map((item, index) =>
+		index % 3 === 0 && item.page === undefined && !item.facing
+			? { ...item, options: item.options.map(() => []), spreads: [[whole]] }
+			: item
+	);
+	return { ...problem, pages, items };
+}
+
+test('a solution that is known beforehand, near the best or not, hides no better one', () => {
+	for (const seed of seeds(often(600))) {
+		const problem = withWholeSpreads(smallProblem(3000 + seed));
+		const alone = solved(problem).best.cost;
+		for (const over of [1, 16, 100]) {
+			const known = { cost: alone + over, places: problem.items.map(() => undefined) };
+			const solving = solve(problem, new PackingCache(), usualEffort, known);
+			let state = solving.next();
+			while (!state.done) state = solving.next();
+			expect(state.value.best.cost, `seed ${seed}, ${over} over`).toBe(alone);
+		}
 	}
 });
 

@@ -1,6 +1,6 @@
 import { allCompleted } from '$lib/core/catalogue';
 import { PackingCache, planRun, type Plan } from '$lib/core/fit';
-import { readJson, planSchema, runDocument, toPlan, type Fault } from '$lib/core/formats';
+import { readJson, planSchema, runDocument, toPlan } from '$lib/core/formats';
 import { pageGuide, sentenceOf } from '$lib/core/guide';
 import type { FontFile } from './fonts';
 import { pdfResponse } from './pdf-response';
@@ -68,10 +68,10 @@ export async function answer(request: ApiRequest): Promise<Response> {
 		]);
 	const document = readJson(planSchema, body);
 	if (!document.ok) return faulty(document.faults);
-	const large: Fault | undefined = sizeFault(document.value.wishes);
-	if (large) return tooMuch(large);
 	// A request says what it wants; a file that was saved also says by its silence what was taken away.
 	const plan = toPlan({ ...document.value, wishes: allCompleted(document.value.wishes) });
+	const large = sizeFault(plan);
+	if (large) return tooMuch(large);
 	const cache = new PackingCache();
 	const run = planRun(plan, cache);
 	switch (route) {

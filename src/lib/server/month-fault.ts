@@ -1,17 +1,22 @@
+import { planOf } from '$lib/core/fit';
 import { cutsFault } from '$lib/core/formats';
+import { defaultHand } from '$lib/core/hand';
 import type { Notebook } from '$lib/core/paper';
 import type { MonthContent } from './month-row';
 import { faulty, tooMuch } from './problem';
 import { sizeFault } from './size-fault';
 
-/** The answer to a month that a notebook cannot keep: none that is known, too large a month, cuts it does not allow. */
+/** Whoever plans: how large a month is does not follow from it. */
+const anybody = { locale: 'en', hand: defaultHand };
+
+/** The answer to a month that a notebook cannot keep: none that is known, cuts it does not allow, too large a month. */
 export function monthFault(
 	notebook: Notebook | undefined,
-	{ wishes, cuts }: Pick<MonthContent, 'wishes' | 'cuts'>
+	content: Omit<MonthContent, 'notebookId'>
 ): Response | undefined {
 	if (!notebook) return faulty([{ path: 'notebookId', message: 'is not the id of a notebook' }]);
-	const large = sizeFault(wishes);
-	if (large) return tooMuch(large);
-	const fault = cutsFault(notebook, cuts ?? []);
-	return fault && faulty([fault]);
+	const fault = cutsFault(notebook, content.cuts ?? []);
+	if (fault) return faulty([fault]);
+	const large = sizeFault(planOf(content, notebook, anybody));
+	return large && tooMuch(large);
 }

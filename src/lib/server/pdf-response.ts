@@ -6,7 +6,10 @@ import { placesOn } from '$lib/core/render/sheet-places';
 import { renderSheets } from '$lib/core/render/sheets-pdf';
 import { faces, type FontFile } from './fonts';
 import { drawnOf, onlyFault } from './page-response';
-import { faulty } from './problem';
+import { faulty, tooMuch } from './problem';
+
+/** So many pages are drawn at once: the largest books have fewer. */
+const mostDrawn = 600;
 
 /**
  * A run's pages as a PDF answer that browsers show and name after the month. `?sheet=a4` or `letter` puts two
@@ -27,6 +30,11 @@ export async function pdfResponse(
 	const page = query.get('page') ?? '';
 	const listed = listedPages(page, run.pages);
 	if (!listed.ok) return faulty([{ path: 'page', message: listed.message }]);
+	if (listed.pages.length > mostDrawn)
+		return tooMuch({
+			path: 'page',
+			message: `must name at most ${mostDrawn} pages for one PDF; these are ${listed.pages.length}`
+		});
 	const part = { ...run, pages: listed.pages };
 	const order = query.get('order') === 'leaves' ? 'leaves' : 'spreads';
 	const laid = sheet === null ? '' : order === 'leaves' ? `leaves-on-${sheet}` : `two-on-${sheet}`;

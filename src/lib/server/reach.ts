@@ -62,13 +62,14 @@ export interface Asking {
  * all redirects together, in time.
  */
 export async function reach(text: string, asking: Asking = {}): Promise<Reached> {
-	let url = addressOf(text);
-	if (typeof url === 'string') return trouble(url);
+	const first = addressOf(text);
+	if (typeof first === 'string') return trouble(first);
+	let url: URL = first;
 	const time = AbortSignal.timeout(patienceMs);
 	for (let hop = 0; hop <= mostHops; hop++) {
 		const answer = await ask(url, asking, time);
 		if (answer.kind !== 'moved') return answer;
-		const next = URL.canParse(answer.to, url)
+		const next: URL | string = URL.canParse(answer.to, url)
 			? addressOf(new URL(answer.to, url).href)
 			: `${url.host} sends on to “${answer.to.slice(0, 60)}”, which is no address.`;
 		if (typeof next === 'string') return trouble(next);

@@ -65,9 +65,9 @@ type Asked = { readonly plan: Document; readonly entries: Parameters<typeof kept
 
 /** A plan and its run, or the answer to one that asks for too much. */
 function planned(document: Document) {
-	const large = sizeFault(document.wishes);
-	if (large) return { refusal: tooMuch({ ...large, path: `plan.${large.path}` }) };
 	const plan = toPlan({ ...document, wishes: allCompleted(document.wishes) });
+	const large = sizeFault(plan);
+	if (large) return { refusal: tooMuch({ ...large, path: `plan.${large.path}` }) };
 	return { plan, run: planRun(plan) };
 }
 

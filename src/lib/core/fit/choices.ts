@@ -1,3 +1,4 @@
+import { layoutsOf } from './layouts-of';
 import { kindById, type Kind } from '../catalogue';
 import {
 	formById,
@@ -165,7 +166,7 @@ export function ruledIn(plan: Plan, wish: Wish, room: Room, thorough = false): C
 		const found: Choice[] = [];
 		for (const { as, cost, fallback } of settled(plan, wish, form, pageSize(room).w)) {
 			const best = Math.min(Infinity, ...found.map(({ discomfort }) => discomfort));
-			for (const layout of form.layouts(settingOf(plan, as, form), room)) {
+			for (const layout of layoutsOf(form, settingOf(plan, as, form), room)) {
 				if (layout.generous) continue;
 				const discomfort = Math.min(worstForm, layout.discomfort + cost + other);
 				if (fallback && !thorough && discomfort >= best) continue;

@@ -20,6 +20,7 @@ import {
 	type Placed
 } from './over-spread';
 import { obstaclesOn } from './pinned';
+import { layoutsOf } from './layouts-of';
 import { weekLabel, weeksMissed } from './parts';
 import type { PlannedProblem } from './problem-of';
 import { reasonFor } from './reasons';
@@ -127,7 +128,7 @@ function drawnBlocks(plan: Plan): Block[] {
 		const ruled = formById(form);
 		if (!ruled) return [];
 		const setting = settingOf({ ...plan, ...drawnWith }, wish, ruled);
-		const { facts, why } = ruled.layouts(setting, room)[0] ?? { facts: {}, why: [] };
+		const { facts, why } = layoutsOf(ruled, setting, room)[0] ?? { facts: {}, why: [] };
 		const shown = { wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why };
 		return [{ ...shown, ...(drawnWith ? { drawnWith } : {}), ...(host ? { host } : {}) }];
 	});
@@ -222,7 +223,7 @@ function unseen(plan: Plan, told: readonly { readonly wish: string }[]): Unplace
 
 /** Whether the same form fills a larger room. */
 function fills(plan: Plan, { as, form }: Choice, room: Room): boolean {
-	return form.layouts(settingOf(plan, as, form), room)[0]?.stretches ?? false;
+	return layoutsOf(form, settingOf(plan, as, form), room)[0]?.stretches ?? false;
 }
 
 /** Pages from the month's first to its last used one: those that may be filled and those that are drawn. */

@@ -1,6 +1,7 @@
 import type { Room } from '../forms';
 import type { Rect, Size } from '../paper';
 import { settingOf, type Choice } from './choices';
+import { layoutsOf } from './layouts-of';
 import type { Plan } from './plan';
 import { emptyRects, withGap } from './space';
 
@@ -19,8 +20,7 @@ export function grown(
 	const rooms = emptyRects(page, others.map(withGap)).filter((room) => holds(room, rect));
 	const setting = settingOf(plan, choice.as, choice.form);
 	const sizesIn = (room: Size) =>
-		choice.form
-			.layouts(setting, roomOf(room))
+		layoutsOf(choice.form, setting, roomOf(room))
 			.filter(({ generous }, index) => index === 0 || generous)
 			.flatMap(({ room: size, discomfort }) =>
 				size.span === 'page' && discomfort <= choice.discomfort ? [size] : []

@@ -5,6 +5,7 @@ import type { Taken } from './footprint';
 import { Guests, missed } from './guests';
 import type { Plan } from './plan';
 import { sharedRooms } from './sheets';
+import { counted, used, type Remembered } from './solve';
 
 const nothing: Taken = [[], []];
 
@@ -42,16 +43,21 @@ export function choicesIn(
 		...[wish, room, thorough, taken, beside],
 		...[month, weekStart, hand, locale, titles, expectedOf(plan, wish)]
 	]);
-	const known = remembered.get(name);
-	if (known) return known;
-	if (remembered.size >= mostRemembered) remembered.clear();
-	const found = choicesAnew(plan, wish, room, thorough, taken, beside);
-	remembered.set(name, found);
-	return found;
+	let known = remembered.get(name);
+	if (!known) {
+		if (remembered.size >= mostRemembered) remembered.clear();
+		known = counted(name, () => choicesAnew(plan, wish, room, thorough, taken, beside));
+		remembered.set(name, known);
+	}
+	used(known.took);
+	return known.value;
 }
 
 /** Choices by all that they follow from: what was worked out for one run serves the next. */
-const remembered = new Map<string, readonly Choice[]>();
+const remembered = new Map<
+	string,
+	{ readonly value: readonly Choice[]; readonly took: Remembered }
+>();
 const mostRemembered = 5000;
 
 /**

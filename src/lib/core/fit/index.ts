@@ -1,6 +1,7 @@
 export type { Aim } from './aims';
 export * from './plan';
 export * from './planner';
+export { tooLarge } from './problem-of';
 export * from './colours-on';
 export * from './drawing';
 export * from './what-if';

@@ -1,5 +1,6 @@
 import type { Rect, Size } from '../paper';
 import { settingOf, type Choice, type Guest } from './choices';
+import { layoutsOf } from './layouts-of';
 import { levelled, type DayRows } from './levelled';
 import type { Plan } from './plan';
 import type { Seated } from './seated';
@@ -35,7 +36,7 @@ export function withLevelGuests(plan: Plan, seated: Seated): Seated {
 
 /** The rows in which a block of a size shows its days. */
 export function dayRows(plan: Plan, { as, form }: Choice, { w, h }: Size): DayRows {
-	const [layout] = form.layouts(settingOf(plan, as, form), { span: 'page', w, h });
+	const [layout] = layoutsOf(form, settingOf(plan, as, form), { span: 'page', w, h });
 	const [marks = []] = layout?.marks() ?? [];
 	return new Map(
 		marks.flatMap((mark) =>

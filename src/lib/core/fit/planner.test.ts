@@ -4,7 +4,7 @@ import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith, small } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
 import { begin, idGiver, kinds } from '../catalogue';
-import { pageMarks, pieceMarks, planRun, remediesFor } from '.';
+import { PackingCache, pageMarks, pieceMarks, planRun, remediesFor, tooLarge } from '.';
 
 const pagesOf = (run: ReturnType<typeof planRun>, wish: string) =>
 	run.blocks.find((block) => block.wish === wish)?.pieces.map((piece) => piece.page);
@@ -151,6 +151,36 @@ describe('the run', () => {
 		);
 		expect(run.blocks[0]?.pieces).toEqual([{ page: 12, rect: { x: 4, y: 30, w: 7, h: 8 } }]);
 		expect(brokenRules(planWith([]), { ...run, unplaced: [] })).toEqual([]);
+	});
+});
+
+describe('the limit of work', () => {
+	const thirty = () => {
+		const idFor = idGiver([]);
+		return planWith(kinds.slice(0, 30).map((kind) => begin(kind, idFor)));
+	};
+
+	test('is the same whether or not others were planned before, and the best run by then is the answer', () => {
+		const plan = thirty();
+		const limits = [0, 20_000, 100_000, 400_000].map((all) => ({ all, search: 150_000 }));
+		const cold = limits.map((limit) => planRun(plan, new PackingCache(), limit));
+		planRun(plan);
+		const warm = limits.map((limit) => planRun(plan, new PackingCache(), limit));
+		expect(warm).toEqual(cold);
+		for (const run of cold) expect(brokenRules(plan, run)).toEqual([]);
+		expect(cold[0]?.optimal).toBe(false);
+		expect(cold[0]?.blocks.length).toBeGreaterThan(0);
+	});
+
+	test('what is too large to be weighed is told beforehand', () => {
+		const many = Array.from({ length: 200 }, (_, at) => ({ id: `w${at}`, kind: 'notes' }));
+		expect(tooLarge(planWith(many))).toBeUndefined();
+		const weekly = many.map((wish) => ({
+			...wish,
+			kind: 'weekly-pages',
+			weeks: { belong: 'touching' as const, short: 'own' as const, pagesPerWeek: 4 as const }
+		}));
+		expect(tooLarge(planWith(weekly))).toMatch(/^\d+ blocks on \d+ pages are more than/);
 	});
 });
 

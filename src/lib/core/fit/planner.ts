@@ -1,7 +1,7 @@
 import { compose } from './compose';
 import { stating, type PlannedProblem } from './problem-of';
 import type { Plan, Run } from './plan';
-import { PackingCache, solve, type Progress } from './solve';
+import { Meter, metered, PackingCache, solve, type Progress } from './solve';
 import { steadied, type Priced } from './steady';
 
 /** A run as it stands while it is still being improved. */
@@ -10,29 +10,46 @@ export interface Planning {
 	readonly run: () => Run;
 }
 
-/** So many steps are enough for any usual month; what is not proven by then is said in the bound. */
-const mostSteps = 1000;
+/** How much work a planning may take, in choices tried (see `Meter`). */
+export interface WorkLimit {
+	/** All of it. */
+	readonly all: number;
+	/** The first search may take so much in any case, however much it took to state the plan. */
+	readonly search: number;
+}
+
+/** Eight times what the largest ordinary month takes; what is not proven by then is said in the bound. */
+export const usualLimit: WorkLimit = { all: 6_000_000, search: 500_000 };
 
 /**
  * Plans bit by bit: hands over after every few milliseconds of work what is best so far (nothing at first), so that
  * whoever drives it can show it, go on or stop; returns the run in the end. It ends after a fixed amount
- * of work, so the same plan always gives the same run. `cache` carries what was worked out to the next.
+ * of counted work, so the same plan always gives the same run. `cache` carries what was worked out to the next.
  */
 export function* planning(
 	plan: Plan,
 	cache: PackingCache = new PackingCache(),
-	steps = mostSteps
+	limit: WorkLimit = usualLimit
 ): Generator<Planning, Run> {
-	let done = 0;
-	function* solved(planned: PlannedProblem, asked = plan): Generator<Planning, Solved> {
+	const meter = new Meter();
+	return yield* metered(planned(plan, cache, limit, meter), meter);
+}
+
+function* planned(
+	plan: Plan,
+	cache: PackingCache,
+	limit: WorkLimit,
+	meter: Meter
+): Generator<Planning, Run> {
+	function* solved(planned: PlannedProblem, asked = plan, search = 0): Generator<Planning, Solved> {
 		const drawUp = ({ best, bound }: Progress) =>
 			compose(asked, planned, best, planned.bound ?? bound);
 		const solving = solve(planned.problem, cache);
+		const until = Math.max(limit.all, meter.spent + search);
 		let state = solving.next();
-		for (; !state.done && done < steps; done++) {
+		for (; !state.done && meter.spent < until; state = solving.next()) {
 			const { value } = state;
 			yield { run: () => drawUp(value) };
-			state = solving.next();
 		}
 		const { value } = state;
 		// What has no size on any page cannot be helped by other sizes of the rest.
@@ -43,8 +60,9 @@ export function* planning(
 		);
 		return { cost: value.best.cost, run: drawUp(value), all: !lost };
 	}
-	const usual = yield* solved(yield* asBefore(stating(plan), nothingYet));
-	if (done >= steps) return usual.run;
+	const stated = yield* asBefore(stating(plan), nothingYet);
+	const usual = yield* solved(stated, plan, limit.search);
+	if (meter.spent >= limit.all) return usual.run;
 	const shown = { run: () => usual.run };
 	if (usual.all) {
 		const steady = steadied(plan, usual, function* (held) {
@@ -54,8 +72,8 @@ export function* planning(
 	}
 	// Before a wish is said to have no place, all are tried at every width.
 	yield shown;
-	const stated = yield* asBefore(stating(plan, true), shown);
-	const thorough = yield* asBefore(solved(stated), shown);
+	const closer = yield* asBefore(stating(plan, true), shown);
+	const thorough = yield* asBefore(solved(closer), shown);
 	return thorough.cost <= usual.cost ? thorough.run : usual.run;
 }
 
@@ -86,8 +104,8 @@ function* asBefore<T>(work: Generator<unknown, T>, shown: Planning): Generator<P
 }
 
 /** The run of a plan: optimal for its aim, or with a bound that says how far from it at most. */
-export function planRun(plan: Plan, cache?: PackingCache, steps?: number): Run {
-	const all = planning(plan, cache, steps);
+export function planRun(plan: Plan, cache?: PackingCache, limit?: WorkLimit): Run {
+	const all = planning(plan, cache, limit);
 	let state = all.next();
 	while (!state.done) state = all.next();
 	return state.value;

@@ -1,7 +1,7 @@
 import { purposes } from '../catalogue';
 import type { Wish } from '../wish';
 import type { Rect, Size } from '../paper';
-import { companyFor, pricesFor } from './aims';
+import { companyFor, pricesFor, type Prices } from './aims';
 import { kindOf } from './choices';
 import { pageChoices, type PageChoice, type PageSort, type SpreadChoice } from './options';
 import { partsOf, type Part } from './parts';
@@ -45,6 +45,19 @@ export interface PlannedProblem {
  * every width that they can take. It hands over after each part and sort of page: together they can take long.
  */
 export function* stating(plan: Plan, thorough = false): Generator<undefined, PlannedProblem> {
+	return yield* state(plan, dividedOf(plan), thorough);
+}
+
+/** Parts of a plan by what is known of their places. */
+interface Divided {
+	readonly sheets: readonly Sheet[];
+	/** Those whose place is open. */
+	readonly free: readonly Part[];
+	readonly fixed: readonly Fixed[];
+	readonly impossible: readonly Part[];
+}
+
+function dividedOf(plan: Plan): Divided {
 	const sheets = sheetsOf(plan);
 	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
 	const parts = facingPins(plan)
@@ -71,7 +84,22 @@ export function* stating(plan: Plan, thorough = false): Generator<undefined, Pla
 			else impossible.push(part);
 		}
 	}
-	return yield* state(plan, sheets, free, fixed, impossible, thorough);
+	return { sheets, free, fixed, impossible };
+}
+
+function pricesOf(plan: Plan, { free, sheets }: Divided): Prices {
+	return pricesFor(plan.aim, blocksIn(free), sheets.length, daysLacking(free));
+}
+
+/** Why a plan is too large to be weighed at all; nothing where it can be. */
+export function tooLarge(plan: Plan): string | undefined {
+	try {
+		pricesOf(plan, dividedOf(plan));
+		return undefined;
+	} catch (error) {
+		if (error instanceof RangeError) return error.message;
+		throw error;
+	}
 }
 
 /** What tells a part from all others: the wish, the week and the page of the week. */
@@ -106,13 +134,11 @@ function aired([left, right]: Taken, air: number): Taken {
 /** The problem of the parts whose place is open. */
 function* state(
 	plan: Plan,
-	sheets: readonly Sheet[],
-	free: readonly Part[],
-	fixed: readonly Fixed[],
-	impossible: readonly Part[],
+	divided: Divided,
 	thorough: boolean
 ): Generator<undefined, PlannedProblem> {
-	const prices = pricesFor(plan.aim, blocksIn(free), sheets.length, daysLacking(free));
+	const { sheets, free, fixed, impossible } = divided;
+	const prices = pricesOf(plan, divided);
 	const air = airBetween(free);
 	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
 	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(

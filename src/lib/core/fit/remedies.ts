@@ -27,7 +27,7 @@ type Candidate = Omit<Remedy, 'pagesUsed'>;
 const mostRemedies = 4;
 const usualTries = 40;
 /** A try that is not settled by then counts as it stands. */
-const stepsPerTry = 40;
+const workOfTry = { all: 0, search: 40_000 };
 
 /**
  * The smallest changes that give a wish its place and cost no other its own: a title on one row, other cells, then
@@ -50,7 +50,7 @@ export function* findRemedies(
 	let tries = 0;
 	for (const candidate of candidates(plan, wish, index)) {
 		if (found.length === mostRemedies || tries++ === mostTries) break;
-		const tried = planRun({ ...plan, wishes: candidate.wishes }, cache, stepsPerTry);
+		const tried = planRun({ ...plan, wishes: candidate.wishes }, cache, workOfTry);
 		const others = (lost: Run) => lost.unplaced.length - lostOf(lost);
 		if (lostOf(tried) === 0 && others(tried) <= others(run))
 			found.push({ ...candidate, pagesUsed: tried.pagesUsed });

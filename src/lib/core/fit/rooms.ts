@@ -1,3 +1,4 @@
+import { layoutsOf } from './layouts-of';
 import { formById, type Layout, type Room, type RoomPlace } from '../forms';
 import { contains, type Rect, type Size } from '../paper';
 import { mayHold, wishById } from '../wish';
@@ -36,7 +37,7 @@ function openRooms(plan: Plan, host: Block): OpenRoom[] {
 	// It may have been ruled for fewer rows than there are: then its rooms are those of the most rows that rule it so.
 	let layout: Layout | undefined;
 	for (const lower of lowered(offered)) {
-		layout = form.layouts(setting, lower).find(({ room }) => JSON.stringify(room) === same);
+		layout = layoutsOf(form, setting, lower).find(({ room }) => JSON.stringify(room) === same);
 		if (layout) break;
 	}
 	const rooms = [...(layout?.rooms ?? []), ...besideWeeks(plan, host)];

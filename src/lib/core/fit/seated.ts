@@ -2,6 +2,7 @@ import { bothPages, type Facts, type Room } from '../forms';
 import { kindOf, mayLieOver, settingOf, type Choice } from './choices';
 import type { Taken } from './footprint';
 import { choicesIn, isShared, missedBy } from './hosting';
+import { layoutsOf } from './layouts-of';
 import { from } from './pinned';
 import type { Block, Host, Piece, Pieces, Plan, Unplaced } from './plan';
 
@@ -22,7 +23,7 @@ export function inRoom(plan: Plan, choice: Choice, room: Room, taken?: Taken): C
 	const { inside, form, as } = choice;
 	if (JSON.stringify(room) === JSON.stringify(choice.room)) return choice;
 	if (!inside) {
-		const [layout] = form.layouts(settingOf(plan, as, form), room);
+		const [layout] = layoutsOf(form, settingOf(plan, as, form), room);
 		if (!layout || layout.discomfort > choice.discomfort) return undefined;
 		return { ...choice, ...layout, discomfort: choice.discomfort };
 	}
@@ -87,7 +88,7 @@ export function unseated({ inside, as, form }: Choice): Unplaced[] {
  */
 function block(plan: Plan, { choice, room, pieces, discomfort }: Seated): Block {
 	const { as } = choice;
-	const [drawn = choice] = choice.form.layouts(settingOf(plan, as, choice.form), room);
+	const [drawn = choice] = layoutsOf(choice.form, settingOf(plan, as, choice.form), room);
 	const { facts, why } = sameRuling(drawn.facts, choice.facts) ? choice : drawn;
 	const said = [...why, ...withoutMembers(plan, choice)];
 	return { wish: as.id, as, form: choice.form.id, room, pieces, discomfort, facts, why: said };

@@ -129,7 +129,7 @@ class CalendarReader {
 		// The end of an event is the first moment after it.
 		const last = end.isDate
 			? shifted(end, -1)
-			: this.localOf(end, zone, wallMs(end) > wallMs(start) ? 1 : 0);
+			: this.localOf(end, zone, isLater(end, start) ? 1 : 0);
 		const firstDay = dayNumber(first);
 		const lastDay = Math.max(firstDay, dayNumber(last));
 		const monthStart = dayNumber({ ...this.reading.month, day: 1 });
@@ -168,6 +168,12 @@ class CalendarReader {
 			);
 		return clock;
 	}
+}
+
+/** Whether an event lasts at all: start and end may be told by the clocks of different zones. */
+function isLater(end: CalendarTime, start: CalendarTime): boolean {
+	const floating = [end, start].some(({ zone }) => zone.tzid === 'floating');
+	return floating ? wallMs(end) > wallMs(start) : end.toUnixTime() > start.toUnixTime();
 }
 
 const utc = new Clock('UTC');

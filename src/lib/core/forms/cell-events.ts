@@ -40,25 +40,63 @@ function words({ time, text }: PlannedEvent): string {
 	return time ? `${time} ${text}` : text;
 }
 
-/** An event shortened to a width; the time is left out before the words are cut. */
+/** Fewer letters of an event's words than these beside its time say nothing. */
+const leastWords = 2;
+
+/** An event on one line of a width: whole, or its words shortened; without its time only where hardly a word would be left. */
 export function fitEvent(event: PlannedEvent, width: number, { hand }: Setting): string {
 	const most = lettersIn(width, hand);
 	if (letters(words(event)).length <= most) return words(event);
-	const cut = letters(event.text);
-	return cut.length <= most ? event.text : `${cut.slice(0, Math.max(1, most - 1)).join('')}.`;
+	const time = event.time ? `${event.time} ` : '';
+	const left = most - time.length;
+	return left > leastWords ? time + shortened(event.text, left) : shortened(event.text, most);
 }
 
-/** Events of a day in its cell, a line each in the rows that its date leaves. */
+function shortened(text: string, most: number): string {
+	const all = letters(text);
+	return all.length <= most ? text : `${all.slice(0, Math.max(1, most - 1)).join('')}.`;
+}
+
+/** An event's words in so many lines of a width at most, parted between words; the last one is shortened where they do not fit. */
+function eventLines(event: PlannedEvent, width: number, rows: number, setting: Setting): string[] {
+	const most = lettersIn(width, setting.hand);
+	const parts = words(event).split(/\s+/);
+	const lines: string[] = [];
+	while (parts.length > 0 && lines.length < rows - 1) {
+		let line = shortened(parts.shift() ?? '', most);
+		while (parts[0] !== undefined && letters(`${line} ${parts[0]}`).length <= most)
+			line += ` ${parts.shift()}`;
+		lines.push(line);
+	}
+	if (lines.length === 0) return [fitEvent(event, width, setting)];
+	return parts.length > 0 ? [...lines, shortened(parts.join(' '), most)] : lines;
+}
+
+/** So many rows each of a day's events takes: one, and of the rows that are free as many as it needs, the first one first. */
+function rowsOfEvents(
+	events: readonly PlannedEvent[],
+	width: number,
+	rows: number,
+	setting: Setting
+): number[] {
+	let free = Math.max(0, rows - events.length);
+	return events.map((event) => {
+		const wanted = eventLines(event, width, 1 + free, setting).length;
+		free -= wanted - 1;
+		return wanted;
+	});
+}
+
+/** Events of a day in its cell, in the rows that its date leaves: a line each, more where there are rows for its words. */
 export function dayEventMarks(setting: Setting, day: number, cell: Rect): Mark[] {
-	const events = eventsByDay(setting).get(day) ?? [];
-	return rowsBeside(setting, cell)
-		.slice(0, events.length)
-		.flatMap((y, line) => {
-			const event = events[line];
-			if (!event) return [];
-			const rect = { x: cell.x, y, w: cell.w, h: 1 };
-			return [text(fitEvent(event, cell.w, setting), rect, 'hand', 'start')];
-		});
+	const rows = rowsBeside(setting, cell);
+	const events = (eventsByDay(setting).get(day) ?? []).slice(0, rows.length);
+	const counts = rowsOfEvents(events, cell.w, rows.length, setting);
+	const lines = events.flatMap((event, at) => eventLines(event, cell.w, counts[at] ?? 1, setting));
+	return rows.slice(0, lines.length).map((y, line) => {
+		const rect = { x: cell.x, y, w: cell.w, h: 1 };
+		return text(lines[line] ?? '', rect, 'hand', 'start');
+	});
 }
 
 /** Events of a day on one line, shortened to its width; nothing on a day without any. */

@@ -61,26 +61,45 @@ export function isTaken({ key }: BankBooking, known: ReadonlyMap<string, Entry>)
 	return known.has(entryKey({ wish: takenOf, about: subjectKey({ item: key }) }));
 }
 
-/** What bookings change, and those for which no row is left. */
+/** What bookings change in the rows that tables have left, and those for which there is none. */
 export function intoRows(
-	tracker: Tracker,
+	trackers: readonly Tracker[],
 	sorted: readonly Sorted[],
 	known: ReadonlyMap<string, Entry>
 ): { readonly changes: readonly Change[]; readonly without: readonly BankBooking[] } {
-	const { id } = tracker.wish;
-	const rows = rowsOf(tracker).filter((fields) =>
-		fields.every(({ about }) => !known.has(entryKey({ wish: id, about: subjectKey(about) })))
-	);
+	const rows = trackers.flatMap((tracker) => {
+		const wish = tracker.wish.id;
+		return rowsOf(tracker)
+			.filter((fields) =>
+				fields.every(({ about }) => !known.has(entryKey({ wish, about: subjectKey(about) })))
+			)
+			.map((fields) => ({ wish, fields }));
+	});
 	const fresh = sorted.filter(({ booking }) => !isTaken(booking, known));
-	const changes = fresh.slice(0, rows.length).flatMap(({ booking, category }, at): Change[] => [
-		...(rows[at] ?? []).flatMap((field, _, fields) => {
-			const value = valueFor(field, fields, booking, category);
-			const about = subjectKey(field.about);
-			return value ? [{ wish: id, about, holds: field.holds, value }] : [];
-		}),
-		{ wish: takenOf, about: subjectKey({ item: booking.key }), holds: 'tick', value: 'x' }
-	]);
+	const changes = fresh.slice(0, rows.length).flatMap(({ booking, category }, at): Change[] => {
+		const { wish = '', fields = [] } = rows[at] ?? {};
+		return [
+			...fields.flatMap((field) => {
+				const value = valueFor(field, fields, booking, category);
+				return value ? [{ wish, about: subjectKey(field.about), holds: field.holds, value }] : [];
+			}),
+			{ wish: takenOf, about: subjectKey({ item: booking.key }), holds: 'tick', value: 'x' }
+		];
+	});
 	return { changes, without: fresh.slice(rows.length).map(({ booking }) => booking) };
+}
+
+/** A table and those that go on with it: of the same kind, with the same columns. */
+export function tablesLike(tracker: Tracker, all: readonly Tracker[]): Tracker[] {
+	const columns = ({ fields }: Tracker) =>
+		[...new Set(fields.map(({ about, holds }) => `${about.column} ${holds}`))].sort().join();
+	const others = all.filter(
+		(other) =>
+			other.wish.id !== tracker.wish.id &&
+			other.wish.kind === tracker.wish.kind &&
+			columns(other) === columns(tracker)
+	);
+	return [tracker, ...others];
 }
 
 /** Fields of a table, row by row. */

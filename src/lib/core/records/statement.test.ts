@@ -12,6 +12,7 @@ import {
 	entryKey,
 	guessHabits,
 	intoRows,
+	tablesLike,
 	learned,
 	readStatement,
 	signatureOf,
@@ -196,7 +197,7 @@ describe('bookings in rows', () => {
 		expect(bookingsFor(income, '2027-04', april).map(({ out }) => out)).toEqual([-240_000]);
 		expect(bookingsFor(spending, '2027-05', april)).toEqual([]);
 		const first = intoRows(
-			spending,
+			[spending],
 			out.map((booking) => ({ booking, category: 'food' })),
 			new Map()
 		);
@@ -207,7 +208,7 @@ describe('bookings in rows', () => {
 		const more = bookings(`${harbour}\r\n"14.04.2027";"FERRY CAFE 12";"-4,20";"2.479,60"`, 'de');
 		const again = bookingsFor(spending, '2027-04', more);
 		const second = intoRows(
-			spending,
+			[spending],
 			again.map((booking) => ({ booking, category: '' })),
 			known
 		);
@@ -215,7 +216,7 @@ describe('bookings in rows', () => {
 		expect(rows.map(({ about }) => about)).toEqual(['row=3&column=Day']);
 		expect(
 			intoRows(
-				spending,
+				[spending],
 				again.map((booking) => ({ booking, category: '' })),
 				after(known, second.changes)
 			).changes
@@ -230,13 +231,35 @@ describe('bookings in rows', () => {
 			key: String(at)
 		}));
 		const { changes, without } = intoRows(
-			spending,
+			[spending],
 			many.map((booking) => ({ booking, category: '' })),
 			new Map()
 		);
 		const taken = changes.filter(({ wish }) => wish === '#bank').length;
 		expect(taken).toBeGreaterThan(0);
 		expect(taken + without.length).toBe(40);
+	});
+
+	test('what does not fit goes on in the next table of the same kind', () => {
+		const twice = planWith([
+			{ id: 's', kind: 'spending', rules: { table: { entries: 3, tables: 1 } } },
+			{ id: 't', kind: 'spending', rules: { table: { entries: 3, tables: 1 } } },
+			{ id: 'i', kind: 'income' }
+		]);
+		const [one, ...others] = trackersOf(twice, planRun(twice));
+		if (!one) throw new Error('no table');
+		const tables = tablesLike(one, others);
+		expect(tables.map(({ wish }) => wish.id)).toEqual(['s', 't']);
+		const many = Array.from({ length: 500 }, (_, at): BankBooking => ({
+			date: '2027-04-09',
+			text: `shop ${at}`,
+			out: 100,
+			key: String(at)
+		}));
+		const sorted = many.map((booking) => ({ booking, category: '' }));
+		const rows = (found: ReturnType<typeof intoRows>) => 500 - found.without.length;
+		const alone = rows(intoRows([one], sorted, new Map()));
+		expect(rows(intoRows(tables, sorted, new Map()))).toBe(2 * alone);
 	});
 
 	test('what something was for is learned from one correction, and the latest goes first', () => {
@@ -247,5 +270,38 @@ describe('bookings in rows', () => {
 		expect(categoryOf(cafe, once)).toBe('');
 		expect(categoryOf(bread, learned(once, bread, 'bread'))).toBe('bread');
 		expect(signatureOf(statement(harbour))).toBe('buchungstag|verwendungszweck|betrag|saldo');
+	});
+});
+
+describe('columns for what came in and what went out', () => {
+	const guess = (columns: string, ...rows: string[]) => {
+		const read = readStatement([columns, ...rows].join('\n'));
+		if ('says' in read) throw new Error(read.says);
+		const habits = guessHabits(read, 'en-GB');
+		return habits && bookingsIn(read, habits).bookings.map(({ out }) => out);
+	};
+	const rows = [
+		'03/04/2027,Wages April,2400.00,',
+		'14/04/2027,Bakery,,4.20',
+		'15/04/2027,Cafe,,3.10'
+	];
+
+	test('are told by their names, whichever comes first', () => {
+		for (const names of [
+			'Paid in,Paid out',
+			'Deposits,Withdrawals',
+			'Money in,Money out',
+			'Credit,Debit',
+			'Haben,Soll',
+			'Received,Spent'
+		])
+			expect(guess(`Date,Description,${names}`, ...rows), names).toEqual([-240_000, 420, 310]);
+		const turned = rows.map((row) => row.replace(/,([\d.]*),([\d.]*)$/, ',$2,$1'));
+		for (const names of ['Paid out,Paid in', 'Withdrawals,Deposits', 'Out,In'])
+			expect(guess(`Date,Description,${names}`, ...turned), names).toEqual([-240_000, 420, 310]);
+	});
+
+	test('are told by how much stands in them where names say nothing', () => {
+		expect(guess('Date,Description,A,B', ...rows)).toEqual([-240_000, 420, 310]);
 	});
 });

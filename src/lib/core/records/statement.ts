@@ -154,10 +154,8 @@ export function guessHabits({ columns, rows }: Statement, locale: string): BankH
 	if (text === undefined) return undefined;
 	const apart =
 		second !== undefined && sample.every(({ cells }) => !(cells[first] && cells[second]));
-	const out = named(/debit|out|paid|soll|ausgang|dépense|sortie/i);
 	if (apart) {
-		const amount = out ?? first;
-		const came = movements.find((column) => column !== amount);
+		const [amount, came] = outAndIn(columns, movements, (column) => cellsOf(column).length);
 		return { day: day.column, text, amount, came, order: day.order, decimal };
 	}
 	const amount = named(/amount|betrag|sum|montant|value/i) ?? first;
@@ -172,6 +170,29 @@ export function guessHabits({ columns, rows }: Statement, locale: string): BankH
 		decimal,
 		...(turned ? { turned } : {})
 	};
+}
+
+/** Names of columns for what came in and what went out, in the words of banks (common practice). */
+const cameIn =
+	/\bin\b|credit|deposit|receive|receipt|haben|gutschrift|eingang|crédit|recette|entrée/i;
+const wentOut =
+	/\bout\b|debit|withdraw|paid|payment|spent|charge|soll|lastschrift|ausgang|débit|dépense|sortie/i;
+
+/**
+ * Of columns for sums of two directions the one for what went out, and that for what came in: by their names, or, since more
+ * goes out than comes in, one by one (common practice), by how much stands in them.
+ */
+function outAndIn(
+	columns: readonly string[],
+	movements: readonly number[],
+	countIn: (column: number) => number
+): [number, number | undefined] {
+	const nameOf = (column: number) => columns[column] ?? '';
+	const fuller = [...movements].sort((a, b) => countIn(b) - countIn(a));
+	const came = movements.find((column) => cameIn.test(nameOf(column)));
+	const rest = fuller.filter((column) => column !== came);
+	const out = rest.find((column) => wentOut.test(nameOf(column))) ?? rest[0] ?? 0;
+	return [out, came ?? fuller.find((column) => column !== out)];
 }
 
 /** What stands before the last one or two figures of sums. */

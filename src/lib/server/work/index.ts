@@ -6,10 +6,11 @@ import type { FontCheck } from '../archive/font-check';
 import type { BodyName, BodyOf } from '../schemas';
 import type { SheetRequest } from '../sheet-answers';
 import { unpack } from './packed';
-import { budgetOfArchiveMs, budgetOfKeptMs, inThread, threads } from './pool';
+import { inThread, patienceForArchives, patienceForKept, threads } from './pool';
 import { tasks, type MakingRequest, type UnpackRequest, type Unpacked } from './tasks';
 
-export { Busy, Gone, TooMuch } from './pool';
+export { Busy, Gone } from './pool';
+export { TooMuch } from './too-much';
 
 /** Checks the text of a request's body: one that is allowed may still take long. */
 export function checkBody<Name extends BodyName>(
@@ -26,7 +27,7 @@ export function checkBody<Name extends BodyName>(
 export function runApart(plan: Plan, gone?: AbortSignal): Promise<Run> {
 	const pool = threads();
 	return pool
-		? inThread(pool, { name: 'run', input: plan }, gone, budgetOfKeptMs)
+		? inThread(pool, { name: 'run', input: plan }, gone, patienceForKept)
 		: tasks.run(plan);
 }
 
@@ -43,7 +44,7 @@ export async function sheetApart(input: SheetRequest, gone: AbortSignal): Promis
 	const pool = threads();
 	return unpack(
 		await (pool
-			? inThread(pool, { name: 'sheet', input }, gone, budgetOfKeptMs)
+			? inThread(pool, { name: 'sheet', input }, gone, patienceForKept)
 			: tasks.sheet(input))
 	);
 }
@@ -51,14 +52,16 @@ export async function sheetApart(input: SheetRequest, gone: AbortSignal): Promis
 /** The sittings in which a month is made. */
 export function makingApart(input: MakingRequest): Promise<MakingPlan> {
 	const pool = threads();
-	return pool ? inThread(pool, { name: 'making', input }) : tasks.making(input);
+	return pool
+		? inThread(pool, { name: 'making', input }, undefined, patienceForKept)
+		: tasks.making(input);
 }
 
 /** Reads an archive or a copy into a database of its own: what somebody sends may be anything. */
 export function unpackApart(input: UnpackRequest, gone: AbortSignal): Promise<Unpacked> {
 	const pool = threads();
 	return pool
-		? inThread(pool, { name: 'unpack', input }, gone, budgetOfArchiveMs)
+		? inThread(pool, { name: 'unpack', input }, gone, patienceForArchives)
 		: tasks.unpack(input);
 }
 

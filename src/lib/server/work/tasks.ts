@@ -1,4 +1,4 @@
-import { planRun, type Plan, type Run } from '$lib/core/fit';
+import { planRun, tooLarge, type Plan, type Run } from '$lib/core/fit';
 import { readJson, type Checked, type Fault, type Validator } from '$lib/core/formats';
 import { makingPlan, type Evenings, type MakingPlan, type Workshop } from '$lib/core/making';
 import { answer, type ApiRequest } from '../api-answers';
@@ -9,6 +9,7 @@ import type { Left } from '../archive/readable';
 import { bodies, type BodyName, type BodyOf } from '../schemas';
 import { sheet, type SheetRequest } from '../sheet-answers';
 import { pack, type Packed } from './packed';
+import { TooMuch } from './too-much';
 
 /** The text of a request's body, and which schema it is held against. */
 export interface CheckRequest<Name extends BodyName = BodyName> {
@@ -47,7 +48,11 @@ export const tasks = {
 		body
 	}: CheckRequest<Name>): Promise<Checked<BodyOf<Name>>> => readJson(validators[schema], body),
 	/** Nothing is carried from one run to the next: of equally good runs it could choose another one. */
-	run: async (plan: Plan): Promise<Run> => planRun(plan),
+	run: async (plan: Plan): Promise<Run> => {
+		const large = tooLarge(plan);
+		if (large !== undefined) throw new TooMuch(`This month asks for too much at once: ${large}.`);
+		return planRun(plan);
+	},
 	answer: async (request: ApiRequest): Promise<Packed> => pack(await answer(request)),
 	sheet: async (request: SheetRequest): Promise<Packed> => pack(await sheet(request)),
 	making: async ({

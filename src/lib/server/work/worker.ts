@@ -6,6 +6,7 @@ export type ThreadJob = Job & { readonly started: Int32Array<SharedArrayBuffer> 
 /** Does a job in a thread of the pool. */
 export default function work(job: ThreadJob): Promise<unknown> {
 	Atomics.store(job.started, 0, 1);
+	Atomics.notify(job.started, 0);
 	switch (job.name) {
 		case 'check':
 			return tasks.check(job.input);

@@ -14,6 +14,7 @@
 		readStatement,
 		signatureOf,
 		statementText,
+		tablesLike,
 		type BankBooking,
 		type BankHabits,
 		type BankKnown,
@@ -31,10 +32,12 @@
 		desk: MonthDesk;
 		records: RecordsDesk;
 		tracker: Tracker;
+		/** Everything of the month that is filled in: another table of the same kind takes what does not fit. */
+		trackers: readonly Tracker[];
 		bank: BankKnown;
 	}
 	/** Bookings of a bank’s statement, looked at before they are written into a table. */
-	let { desk, records, tracker, bank }: Props = $props();
+	let { desk, records, tracker, trackers, bank }: Props = $props();
 
 	const mostBytes = 5_000_000;
 	let known = $state.raw(untrack(() => bank));
@@ -54,7 +57,7 @@
 	const purpose = (booking: BankBooking) => said[booking.key] ?? categoryOf(booking, known.rules);
 	const result = $derived(
 		intoRows(
-			tracker,
+			tablesLike(tracker, trackers),
 			wanted.map((booking) => ({ booking, category: purpose(booking) })),
 			records.known
 		)
@@ -202,12 +205,19 @@
 					</li>
 				{/each}
 			</ul>
-			<p class="pt-3">
-				<button
-					class="button button-main"
-					disabled={wanted.length === result.without.length}
-					onclick={take}>Write {wanted.length - result.without.length} into “{tracker.name}”</button
-				>
+			<p class="flex flex-wrap gap-3 pt-3">
+				{#if wanted.length > result.without.length}
+					<button class="button button-main" onclick={take}
+						>Write {wanted.length - result.without.length} into “{tracker.name}”</button
+					>
+				{/if}
+				{#if result.without.length > 0}
+					<button class="button" onclick={() => desk.duplicate(tracker.wish.id)}
+						>Plan another page for {result.without.length === 1
+							? 'the one that does not fit'
+							: `the ${result.without.length} that do not fit`}</button
+					>
+				{/if}
 			</p>
 		{/if}
 		{#if read && read.faults.length > 0}

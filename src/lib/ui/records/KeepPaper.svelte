@@ -24,12 +24,13 @@
 		desk: MonthDesk;
 		records: RecordsDesk;
 		tracker: Tracker;
+		trackers: readonly Tracker[];
 		bank: BankKnown;
 		/** Address of a band. */
 		band: string;
 	}
 	/** One tracker copied from paper in one go: a sign a day, or lines as a spreadsheet has them. */
-	let { desk, records, tracker, bank, band }: Props = $props();
+	let { desk, records, tracker, trackers, bank, band }: Props = $props();
 	const id = $props.id();
 
 	const wish = $derived(tracker.wish.id);
@@ -146,6 +147,6 @@
 		<BandDays {desk} {records} {tracker} address={band} />
 	{/if}
 	{#if tracker.fields.some(({ holds }) => holds === 'money')}
-		<BankStatement {desk} {records} {tracker} {bank} />
+		<BankStatement {desk} {records} {tracker} {trackers} {bank} />
 	{/if}
 </section>

@@ -177,6 +177,7 @@ export class Moves {
 				if (before > page.w * (page.h - this.shapes.rowsOf(top))) continue;
 				if (!clearOf(spread, page.obstacles, right.obstacles)) continue;
 				const whole = !spread.covers && spread.right === right.h;
+				const after = state.page + (whole ? 2 : 1);
 				const missed = whole ? this.lossOf(this.groups.boundTo(state.page + 1)) : 0;
 				const { host, cost: joins } = this.groups.hosting(state.page, item);
 				const base = spread.cost + joins + missed + pageCost * (whole ? 2 : 1);
@@ -187,7 +188,7 @@ export class Moves {
 					if (left < 0 || this.fillers.anyOf(share.taken, state.closed)) continue;
 					const cost = base + share.lost;
 					const price = cost + (share.group?.lower ?? 0);
-					if (!worth(price, state.page + 1, share.next, left, over.top, over.host)) continue;
+					if (!worth(price, after, share.next, left, over.top, over.host)) continue;
 					const next = this.after(state, share.next, share.kept, left, over);
 					if (!next) continue;
 					const to = whole ? this.beyond(next) : next;

@@ -1,10 +1,21 @@
 import type { Rect, Size } from '../../paper';
+import type { Packing } from './corner-search';
 import { Group, type Prices } from './group';
+import { charge, counted, used, type Remembered } from './meter';
 import type { OptionList } from './option-list';
 import { pack } from './packing';
 import type { PageOption } from './problem';
 import type { Region } from './region';
 import { joined, nothing, type Trade } from './trade';
+
+/** What a node of a packing counts for, in choices tried. */
+const perNode = 2;
+
+/** What became of packing some sizes, and what it took. */
+interface Packed {
+	readonly found: Packing['found'];
+	readonly took: Remembered;
+}
 
 /** Members in a row, found from the last one on. */
 interface Row {
@@ -20,7 +31,7 @@ function emptyRow(trade: Trade): Row {
 
 /** Prices and packings by content: what was worked out for one run serves the next. */
 export class PackingCache implements Prices {
-	private readonly packings = new Map<string, readonly Rect[] | 'none' | 'unknown'>();
+	private readonly packings = new Map<string, Packed>();
 	private readonly lists = new Map<string, OptionList>();
 	/** Counts on when what is kept is forgotten: a search that began before still holds lists. */
 	private nextKey = 0;
@@ -105,19 +116,24 @@ export class PackingCache implements Prices {
 		const name = nameOf(region, sizes);
 		let kept = this.packings.get(name);
 		let work = 0;
-		if (kept === undefined) {
-			const packing = pack(region, sizes, region.obstacles);
-			kept = packing.found;
-			work = 5 + packing.nodes / 8;
+		if (!kept) {
+			const { value, took } = counted(`packing ${name}`, () => {
+				const packing = pack(region, sizes, region.obstacles);
+				charge(perNode * packing.nodes);
+				return packing;
+			});
+			kept = { found: value.found, took };
+			work = 5 + value.nodes / 8;
 			this.packings.set(name, kept);
 		}
-		if (kept === 'none') return { fits: 'no', work };
-		return { fits: kept === 'unknown' ? 'unknown' : 'yes', work };
+		used(kept.took);
+		if (kept.found === 'none') return { fits: 'no', work };
+		return { fits: kept.found === 'unknown' ? 'unknown' : 'yes', work };
 	}
 
 	rects(region: Region, sizes: readonly Size[]): Rect[] {
 		const name = nameOf(region, sizes);
-		const kept = this.packings.get(name) ?? pack(region, sizes, region.obstacles).found;
+		const kept = this.packings.get(name)?.found ?? pack(region, sizes, region.obstacles).found;
 		if (typeof kept === 'string') throw new RangeError('these sizes were not packed');
 		const left = [...kept];
 		return sizes.map(({ w, h }) => {

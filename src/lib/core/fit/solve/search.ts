@@ -13,6 +13,7 @@ import type { Move } from './state';
 import { Outlook } from './outlook';
 import { lowerBound } from './lower-bound';
 import type { Group } from './group';
+import { charge } from './meter';
 import { PackingCache } from './packing-cache';
 import type { Place, Problem, Solution } from './problem';
 
@@ -60,13 +61,14 @@ export const usualEffort: Effort = {
 export function* solve(
 	problem: Problem,
 	cache: PackingCache = new PackingCache(),
-	effort: Effort = usualEffort
+	effort: Effort = usualEffort,
+	known: Solution = allLost(problem)
 ): Generator<Progress, Progress> {
 	cache.prepare(Math.max(0, ...problem.pages.map(({ w, h }) => w * h)));
 	// Leaving things out inside a page is tried only of what costs less than a run may cost: first than
 	// one is expected to cost, and in the end than the best one does.
 	let dear = 2 * lowerBound(problem);
-	let best = allLost(problem);
+	let best = known;
 	for (;;) {
 		const limit = dear;
 		const search = new Search(
@@ -92,6 +94,7 @@ function lossOf({ items }: Problem, item: number): number {
 function* inBits(search: Search, between: number): Generator<Progress, void> {
 	let work = 0;
 	for (const spent of search.run()) {
+		charge(spent);
 		work += spent;
 		if (work < between) continue;
 		work = 0;

@@ -175,6 +175,7 @@
 						{desk}
 						{records}
 						{tracker}
+						{trackers}
 						bank={data.bank}
 						band={data.band}
 					/>{/key}
