@@ -2,6 +2,7 @@ import { allCompleted } from '$lib/core/catalogue';
 import { planRun } from '$lib/core/fit';
 import {
 	entriesSchema,
+	list,
 	makingSchema,
 	missing,
 	planSchema,
@@ -15,18 +16,28 @@ import {
 import { subjectOf } from '$lib/core/draw';
 import { allWishes } from '$lib/core/wish';
 import { makingPlan, usualMaking } from '$lib/core/making';
-import { addMonths, daysIn, monthShape, parseMonth } from '$lib/core/month';
-import { carried, keptIn, review } from '$lib/core/next';
+import { daysIn, formatMonth, monthShape, parseMonth } from '$lib/core/month';
+import { carried, effectOf, keptIn, nextPlan, review } from '$lib/core/next';
 import { tallyOf, trackersOf } from '$lib/core/records';
 import { faulty, tooMuch } from './problem';
 import { sizeFault } from './size-fault';
 
 const entries = entriesSchema;
 
+/** So many months before the last one are looked at. */
+const mostEarlier = 11;
+
 /** Requests of the API about what was kept and how a month is made; each holds a plan document. */
 export const recordsBodies = {
 	tally: record({ plan: planSchema, entries, until: whole(1, 31) }).required(missing),
-	review: record({ plan: planSchema, entries }).required(missing),
+	review: record({
+		plan: planSchema,
+		entries,
+		/** Months before it, the last one first. */
+		earlier: list(record({ plan: planSchema, entries }).required(missing), 0, mostEarlier)
+			.optional()
+			.default([])
+	}).required(missing),
 	'work-order': record({
 		plan: planSchema,
 		making: makingSchema.optional().default(usualMaking),
@@ -62,6 +73,7 @@ export function recordsAnswer(route: RecordsRoute, body: string): Response {
 
 type Document = Parameters<typeof toPlan>[0];
 type Asked = { readonly plan: Document; readonly entries: Parameters<typeof keptIn>[2] };
+type ReviewAsked = Asked & { readonly earlier: readonly Asked[] };
 
 /** A plan and its run, or the answer to one that asks for too much. */
 function planned(document: Document) {
@@ -117,22 +129,48 @@ function tallied({
 	return plainJson({ tallies });
 }
 
-function reviewed({ plan: document, entries }: Asked): Response {
-	const made = planned(document);
-	if (made.refusal) return made.refusal;
-	const { plan, run } = made;
-	const next = addMonths(plan.month, 1);
-	const { proposals, unchanged } = review([keptIn(plan, run, entries)], next);
+/** So many proposals are planned, to tell what they come to; each takes as much as a request of its own would. */
+const mostTried = 20;
+/** A try that is not settled by then counts as it stands. */
+const workOfTry = { all: 300_000, search: 60_000 };
+
+function reviewed({ plan: document, entries, earlier }: ReviewAsked): Response {
+	const stray = [
+		...strayFaults({ plan: document, entries }),
+		...earlier.flatMap((month, at) =>
+			strayFaults(month).map((fault) => ({ ...fault, path: `earlier[${at}].${fault.path}` }))
+		)
+	];
+	if (stray.length > 0) return faulty(stray);
+	const months = [{ plan: document, entries }, ...earlier].map((month) => ({
+		...planned(month.plan),
+		entries: month.entries
+	}));
+	const refusal = months.find((month) => month.refusal)?.refusal;
+	if (refusal) return refusal;
+	const [last, ...before] = months.flatMap(({ plan, run, entries }) =>
+		plan ? [{ plan, run, entries }] : []
+	);
+	if (!last) return faulty([{ path: 'plan', message: 'is missing' }]);
+	const { plan, run } = last;
+	const next = nextPlan(plan, run);
+	const kept = [last, ...before].map((month) => keptIn(month.plan, month.run, month.entries));
+	const { proposals, unchanged } = review(kept, next.month);
+	const base = planRun(next, undefined, workOfTry);
+	const told = [...proposals, ...carried(plan, run, entries)]
+		.slice(0, mostTried)
+		.flatMap((proposal) => {
+			const wishes = proposal.change(next.wishes);
+			const effect = effectOf(proposal, base, planRun({ ...next, wishes }, undefined, workOfTry));
+			const { id, wish, why, leavesOut = false } = proposal;
+			// What the next month would not draw is no proposal, and nothing loses its place for one.
+			if (effect.what === undefined || effect.lost > 0) return [];
+			return [{ id, wish, what: effect.what, why, leavesOut, pages: effect.pages, wishes }];
+		});
 	return plainJson({
-		proposals: [...proposals, ...carried(plan, run, entries)].map(
-			({ id, wish, what, why, change }) => ({
-				id,
-				wish,
-				what,
-				why,
-				wishes: change(plan.wishes)
-			})
-		),
+		month: formatMonth(next.month),
+		pagesUsed: base.pagesUsed,
+		proposals: told,
 		unchanged
 	});
 }

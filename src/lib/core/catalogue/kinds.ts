@@ -31,6 +31,8 @@ export interface Kind {
 	readonly likes?: Side;
 	/** How many lines it is likely to need. */
 	readonly expects?: 'a line a day' | 'a line a title';
+	/** Its numbers are meant to grow: the next aim is a fifth above the mean. */
+	readonly grows?: boolean;
 	/** Over a spread it is liked alone. */
 	readonly ownSpread?: boolean;
 	/** What a new wish of this kind starts with. */
@@ -52,7 +54,9 @@ function kind(
 	about: string,
 	forms: Forms,
 	start: Start = {},
-	more: Partial<Pick<Kind, 'importance' | 'filler' | 'likes' | 'ownSpread' | 'expects'>> = {}
+	more: Partial<
+		Pick<Kind, 'importance' | 'filler' | 'likes' | 'ownSpread' | 'expects' | 'grows'>
+	> = {}
 ): Kind {
 	return { id, name, purpose, about, forms, importance: 'want', start, ...more };
 }
@@ -371,7 +375,8 @@ export const kinds: readonly Kind[] = [
 				'day-bars': { first: 0, last: 12_000, step: 2000 },
 				'day-curve': { first: 0, last: 12_000, step: 1000 }
 			}
-		}
+		},
+		{ grows: true }
 	),
 	kind(
 		'track',

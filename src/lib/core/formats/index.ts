@@ -4,7 +4,7 @@ export { wishSchema } from './wish-schema';
 export { jsonSchema } from './json-schema';
 export * from './run-document';
 export { mostImportBytes, readPlanFile, type PlanFile } from './plan-file';
-export { flag, measure, missing, oneOf, record, whole, words } from './rules';
+export { flag, list, measure, missing, oneOf, record, whole, words } from './rules';
 export { drawnSchema } from './drawn-schema';
 export { makingSchema, progressSchema } from './making-schema';
 export { changesSchema, entriesSchema, queuedSchema } from './records-schema';

@@ -27,6 +27,10 @@ const tablesRule = numberRule({
 	most: 10,
 	chosen: ({ abreast }) => abreast
 });
+/** Rows are so high at most where nobody says how high. */
+const tallLine = 2;
+/** A table grows to so many times the entries that are wanted. (Common practice.) */
+const mostGrown = 1.5;
 /** What a table has where its wish names no columns. */
 const samples: readonly Column[] = [
 	{ name: 'What', width: 6 },
@@ -58,7 +62,8 @@ function widened(columns: readonly RuledColumn[], by: number): readonly RuledCol
 /**
  * A table, t times side by side with gaps of 2 (1 if it must): title 4, header 1, rows of 1 square, or of
  * a line of the person's hand. It
- * takes as many rows as fit, or as many as `entries` need, but no more tables than for two entries a day; it is as wide as its
+ * takes as many rows as fit, or as many as `entries` need, up to half as many more where there is room, but no more tables than for two
+ * entries a day; it is as wide as its
  * columns, and grows by its widest column of words, up to twice that. Capacity is t × rows. (Common practice.)
  */
 export const table = pageForm({
@@ -91,6 +96,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 	const one = widthOf(columns);
 	const wanted = gapBetween.of(setting);
 	const tables = tablesRule.of(setting);
+	const mayBeTall = lineHeight.of(setting) === undefined && lineOf(setting) < tallLine;
 	const needs = entries.of(setting);
 	const least = wanted ?? 1;
 	const most = tables ?? Math.max(1, Math.min(4, Math.floor((there.w + least) / (one + least))));
@@ -100,7 +106,9 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 		const high = lineOf(setting);
 		const free = Math.floor((there.h - top - header) / high);
 		const needed = needs === undefined ? undefined : Math.ceil(needs / t);
-		const more = needed !== undefined && needed < free ? [free] : [];
+		// Many more rows than are wanted would only stay empty.
+		const grown = Math.min(free, Math.floor((mostGrown * (needs ?? 0)) / t));
+		const more = needed !== undefined && needed < grown ? [grown] : [];
 		const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed, ...more];
 		const wantedMost = (rows: number) =>
 			needs === undefined && tables === undefined ? Math.min(most, Math.ceil(enough / rows)) : most;
@@ -111,15 +119,22 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 				const room = there.w - (t * one + (t - 1) * gap);
 				const wider = widened(columns, Math.floor(room / t));
 				const widths = widthOf(wider) >= one + leastWidening ? [columns, wider] : [columns];
-				return widths.map((ruled) => ({ rows, ruled }));
+				return widths.map((ruled) => ({ rows, ruled, high }));
 			})
-			.map(({ rows, ruled }) => {
+			.flatMap((way) => {
+				// With as many rows as are good for anything, they grow higher.
+				const rows = Math.min(way.rows, Math.floor((there.h - top - header) / tallLine));
+				const tall = mayBeTall && needed !== undefined && rows >= needed && way.rows === grown;
+				return tall ? [way, { ...way, rows, high: tallLine }] : [way];
+			})
+			.map(({ rows, ruled, high }) => {
 				const one = widthOf(ruled);
 				const size = { w: t * one + (t - 1) * gap, h: top + header + rows * high };
 				const capacity = t * rows;
 				return {
 					size,
-					generous: ruled !== columns || (needed !== undefined && rows > needed),
+					generous:
+						ruled !== columns || (needed !== undefined && rows > needed) || high > lineOf(setting),
 					discomfort:
 						(gap < usualGap && t > 1 ? 5 : 0) +
 						(needed === undefined && rows < free ? 10 : 0) +
@@ -144,7 +159,7 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 					marks: () => [
 						...titleMarks(setting, size.w, false),
 						...Array.from({ length: t }, (_, index) => index).flatMap((index) =>
-							oneTable(setting, ruled, top, header, rows, index * rows).map((mark) =>
+							oneTable(setting, ruled, { top, header, rows, high }, index * rows).map((mark) =>
 								move(mark, { x: index * (one + gap), y: 0 })
 							)
 						)
@@ -154,15 +169,20 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 	});
 }
 
+/** A table's rows: where they begin, how many and how high. */
+interface RuledRows {
+	readonly top: number;
+	readonly header: number;
+	readonly rows: number;
+	readonly high: number;
+}
+
 function oneTable(
 	setting: Setting,
 	columns: readonly RuledColumn[],
-	top: number,
-	header: number,
-	rows: number,
+	{ top, header, rows, high }: RuledRows,
 	before: number
 ): Mark[] {
-	const high = lineOf(setting);
 	const widths = columns.map(({ width }) => width);
 	const starts = widths.map((_, index) =>
 		widths.slice(0, index).reduce((sum, width) => sum + width, 0)

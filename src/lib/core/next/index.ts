@@ -1,5 +1,7 @@
 export * from './carried';
+export * from './effect';
 export * from './kept';
+export * from './next-plan';
 export * from './proposal';
 export * from './proposals';
 export * from './rows';

@@ -11,7 +11,7 @@ import {
 	type Entry,
 	type Tracker
 } from '../records';
-import { pageOf } from '../paper';
+import { pageOf, type Size } from '../paper';
 import { withRule } from '../wish';
 import type { Kept } from './proposal';
 import { moreEnd } from './table-proposals';
@@ -39,6 +39,7 @@ export function keptIn(plan: Plan, run: Run, entries: readonly Entry[]): Kept[] 
 				days: month.days,
 				size,
 				mostRows,
+				page: pageSizeOf(plan, block),
 				...(cell ? { cell } : {}),
 				...(full ? { full } : {}),
 				...(figures ? { figures } : {})
@@ -46,6 +47,11 @@ export function keptIn(plan: Plan, run: Run, entries: readonly Entry[]): Kept[] 
 		];
 	});
 	return joined(all);
+}
+
+function pageSizeOf(plan: Plan, { pieces: [{ page }] }: Block): Size {
+	const { columns: w, rows: h } = pageOf(plan.notebook, page);
+	return { w, h };
 }
 
 /** What numbers take in the person’s hand, beside the narrowest place for one. */

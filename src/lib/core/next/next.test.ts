@@ -6,7 +6,7 @@ import { planRun } from '../fit';
 import { addMonths, monthName, type YearMonth } from '../month';
 import type { Entry } from '../records';
 import { allWishes, type Wish } from '../wish';
-import { carried, keptIn, rateFrom, renamed, review, rowsFor, undated, type Count } from '.';
+import { carried, effectOf, keptIn, rateFrom, renamed, review, rowsFor, undated, type Count } from '.';
 
 const april: YearMonth = { year: 2027, month: 4 };
 const may: YearMonth = { year: 2027, month: 5 };
@@ -260,6 +260,52 @@ describe('what the next month should hold', () => {
 		);
 		expect(dropped?.what).toBe('Tasks: dropped');
 		expect(dropped?.change(plan.wishes).map(({ id }) => id)).not.toContain('tasks');
+	});
+
+	test('of what nobody recorded nothing is proposed, and leaving out is marked as such', () => {
+		const silent = keptIn(plan, run, marks('Dough', 29));
+		const { proposals } = review([silent, silent], may);
+		expect(proposals.map(({ id }) => id)).toEqual(['habits rest Dough']);
+		expect(proposals[0]?.leavesOut).toBe(true);
+		const all = review([month, month], may).proposals;
+		expect(all.filter(({ leavesOut }) => leavesOut).map(({ id }) => id)).toEqual([
+			'habits rest Dough',
+			'habits drop Stretch'
+		]);
+		expect(keptIn(plan, run, []).flatMap((kept) => review([[kept]], may).proposals)).toEqual([]);
+	});
+
+	test('what was done far more often than was meant is meant so often', () => {
+		const busy = keptIn(plan, run, marks('Scales', 30));
+		const [more] = review([busy], may).proposals;
+		expect(more?.what).toBe('Scales every day instead of 3 a week');
+		const five = keptIn(plan, run, marks('Scales', 22));
+		expect(review([five], may).proposals[0]?.what).toBe('Scales 5 a week instead of 3');
+	});
+
+	test('what does not fit a page twice as high goes on on another one', () => {
+		const tall = planWith([{ id: 'dump', kind: 'brain-dump', filler: false }]);
+		const drawn = planRun(tall);
+		const kept = keptIn(tall, drawn, [entry('dump', '', 'full', 'over')]);
+		const [more] = review([kept], may).proposals;
+		expect(more?.what).toBe('Brain dump: a page more');
+		expect(more?.change(tall.wishes).map(({ id }) => id)).toEqual(['dump', 'dump-more']);
+	});
+
+	test('only what is drawn otherwise is told, with the rows that are drawn', () => {
+		const few = keptIn(plan, run, [
+			entry('spending', 'row=1&column=Item', 'text', 'Rye'),
+			entry('spending', 'row=2&column=Item', 'text', 'Rye')
+		]);
+		const [less] = review([few], may).proposals;
+		if (!less) throw new Error('nothing is proposed');
+		const after = planRun({ ...plan, wishes: less.change(plan.wishes) });
+		const rows = after.blocks
+			.filter(({ wish }) => wish === 'spending')
+			.reduce((sum, { facts }) => sum + (facts.capacity ?? 0), 0);
+		expect(effectOf(less, run, after).what).toContain(`Spending: ${rows} rows instead of ${ruled}`);
+		expect(rows).toBeLessThanOrEqual(1.5 * (less.rows?.needed ?? 0));
+		expect(effectOf(less, run, run).what).toBeUndefined();
 	});
 
 	test('lines that were not ticked are offered again', () => {

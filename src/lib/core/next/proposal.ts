@@ -14,6 +14,8 @@ export interface Kept {
 	readonly mostRows: number;
 	/** Its cells, where all are alike. */
 	readonly cell?: Size;
+	/** Of the page that it lies on. */
+	readonly page: Size;
 	/** How full it became, where a person only said that. */
 	readonly full?: Full;
 	/** Squares that 95 of 100 numbers take in the person's hand, and those that there are. */
@@ -29,4 +31,8 @@ export interface Proposal {
 	/** The sum or the evidence behind it, in words. */
 	readonly why: string;
 	readonly change: (wishes: readonly Wish[]) => readonly Wish[];
+	/** Something is left out: that is never done unless a person says so. */
+	readonly leavesOut?: boolean;
+	/** Of rows: so many are needed; what is told is what the next month draws. */
+	readonly rows?: { readonly name: string; readonly needed: number };
 }

@@ -1,8 +1,8 @@
 import type { Item } from '../forms';
 import type { YearMonth } from '../month';
 import type { Size } from '../paper';
-import { rateOf, type Full, type Tally } from '../records';
-import { withChanged, without, type Wish } from '../wish';
+import { rateOf, type Full, type HabitTally, type Tally } from '../records';
+import { allWishes, withChanged, without, withSiblings, type Wish } from '../wish';
 import type { Kept, Proposal } from './proposal';
 import { aimProposal, largerCells } from './room-proposals';
 import { columnProposals, rowsProposal, withRows } from './table-proposals';
@@ -59,7 +59,8 @@ export function review(
 
 function proposalsFor(kept: Kept, earlier: readonly Kept[], next: YearMonth): Proposal[] {
 	const { tally, figures } = kept;
-	if (kept.full && !isRecorded(tally)) return saidProposals(kept, kept.full, earlier);
+	// Of what nobody recorded nothing is known.
+	if (!isRecorded(tally)) return kept.full ? saidProposals(kept, kept.full, earlier) : [];
 	const wider =
 		figures && figures.needed > figures.there
 			? largerCells(
@@ -79,7 +80,7 @@ function proposalsFor(kept: Kept, earlier: readonly Kept[], next: YearMonth): Pr
 			return [
 				...wider,
 				...tally.rows.flatMap(({ tally: own }) =>
-					own ? aimProposal(kept, own.next, own.mean) : []
+					own?.next === undefined ? [] : aimProposal(kept, own.next, own.mean)
 				)
 			];
 		case 'levels':
@@ -95,7 +96,7 @@ function isRecorded(tally: Tally): boolean {
 		case 'rows':
 			return tally.used > 0;
 		case 'marks':
-			return tally.rows.some(({ days, tally: own }) => days.size > 0 || own.met > 0);
+			return tally.rows.some(isMarked);
 		case 'levels':
 			return tally.days.size > 0;
 		case 'times':
@@ -108,6 +109,13 @@ function isRecorded(tally: Tally): boolean {
 			return tally.full.length > 0;
 	}
 }
+
+/** Whether anybody marked a habit at all: one that nobody marked was not missed every day. */
+function isMarked({ days, tally }: Pick<MarkRow, 'days' | 'tally'>): boolean {
+	return days.size > 0 || tally.met > 0;
+}
+
+type MarkRow = Extract<Tally, { of: 'marks' }>['rows'][number];
 
 /** What follows where only one word is known of a page. */
 function saidProposals(kept: Kept, full: Full, earlier: readonly Kept[]): Proposal[] {
@@ -150,18 +158,23 @@ function roomProposal(
 	return [];
 }
 
-/** A box or free page that is as wide, and half or twice as high, within a page. */
+/** A box or free page that is as wide, and half or twice as high; what does not fit a page goes on on another one. */
 function resized(
-	{ tracker: { wish, name }, size }: Kept,
+	{ tracker: { wish, name }, size, page }: Kept,
 	to: 'half' | 'double',
 	why: string
 ): Proposal {
 	const h = to === 'half' ? Math.max(4, Math.ceil(size.h / 2)) : 2 * size.h;
+	const proposal = { id: `${wish.id} ${to}`, wish: wish.id, why };
+	if (h > page.h)
+		return {
+			...proposal,
+			what: `${name}: a page more`,
+			change: (wishes) => withCopy(wishes, wish.id)
+		};
 	return {
-		id: `${wish.id} ${to}`,
-		wish: wish.id,
+		...proposal,
 		what: `${name}: ${to === 'half' ? 'half' : 'twice'} the room, ${size.w} × ${h} squares instead of ${size.w} × ${size.h}`,
-		why,
 		change: (wishes) =>
 			withChanged(wishes, wish.id, (old) => ({
 				...old,
@@ -172,6 +185,20 @@ function resized(
 	};
 }
 
+/** Wishes with another one like one of them behind it. */
+function withCopy(wishes: readonly Wish[], id: string): readonly Wish[] {
+	const taken = new Set(allWishes(wishes).map((wish) => wish.id));
+	const ids = Array.from(
+		{ length: taken.size + 1 },
+		(_, at) => `${id}-more${at > 0 ? at + 1 : ''}`
+	);
+	const free = ids.find((one) => !taken.has(one)) ?? id;
+	return withSiblings(wishes, id, (siblings, at) => {
+		const wish = siblings[at];
+		return wish ? siblings.toSpliced(at + 1, 0, { ...wish, id: free, pin: undefined }) : siblings;
+	});
+}
+
 function habitProposals(
 	kept: Kept,
 	tally: Extract<Tally, { of: 'marks' }>,
@@ -179,15 +206,16 @@ function habitProposals(
 ): Proposal[] {
 	const { wish } = kept.tracker;
 	const [before] = earlier;
-	return tally.rows.flatMap(({ item, tally: own }): Proposal[] => {
+	return tally.rows.flatMap(({ item, days, tally: own }): Proposal[] => {
 		if (!wish.items?.some(({ name }) => name === item.name)) return [];
 		const rate = rateOf(own);
-		const old =
+		const earlierRow =
 			before?.tally.of === 'marks'
-				? before.tally.rows.find((row) => row.item.name === item.name)?.tally
+				? before.tally.rows.find((row) => row.item.name === item.name)
 				: undefined;
+		const old = earlierRow && isMarked(earlierRow) ? earlierRow.tally : undefined;
 		const rateBefore = old && rateOf(old);
-		if (rate === undefined) return [];
+		if (rate === undefined || !isMarked({ days, tally: own })) return [];
 		const counted = `${own.met} of ${own.due}${old ? ` after ${old.met} of ${old.due}` : ''}`;
 		const gone = (wishes: readonly Wish[]) =>
 			withChanged(wishes, wish.id, (all) => ({
@@ -200,8 +228,9 @@ function habitProposals(
 					id: `${wish.id} rest ${item.name}`,
 					wish: wish.id,
 					what: `${item.name} rests`,
-					why: `${counted}: second nature, it needs no square any more.`,
-					change: gone
+					why: `${counted}: now routine, no need to track it.`,
+					change: gone,
+					leavesOut: true
 				}
 			];
 		if (rateBefore !== undefined && rate < seldom && rateBefore < seldom)
@@ -211,33 +240,53 @@ function habitProposals(
 					wish: wish.id,
 					what: `${item.name} is dropped`,
 					why: `${counted}: dropped without regret, or made smaller by hand.`,
-					change: gone
+					change: gone,
+					leavesOut: true
 				}
 			];
-		return rhythmProposal(wish, item, own.met, own.due ?? 0);
+		return rhythmProposal(wish, item, own, kept.days);
 	});
 }
 
-/** “3 to 4 a week” becomes what was done, and one more. */
-function rhythmProposal(wish: Wish, item: Item, met: number, due: number): Proposal[] {
+/** “3 to 4 a week” becomes what was done, and one more; where much more was done, what was done. */
+function rhythmProposal(
+	wish: Wish,
+	item: Item,
+	{ met, due = 0, byWeekday }: HabitTally,
+	days: number
+): Proposal[] {
 	const goal = item.goal ?? 3;
 	if (item.rhythm !== 'times-a-week' || due === 0) return [];
+	const times = byWeekday.reduce((sum, count) => sum + count, 0);
+	const changed = (fields: Partial<Item>) => (wishes: readonly Wish[]) =>
+		withChanged(wishes, wish.id, (old) => ({
+			...old,
+			items: old.items?.map((own) => (own.name === item.name ? { ...own, ...fields } : own))
+		}));
+	const proposal = { id: `${wish.id} rhythm ${item.name}`, wish: wish.id };
+	const weekly = Math.min(7, Math.round((7 * times) / days));
+	if (weekly > (item.upTo ?? goal))
+		return [
+			{
+				...proposal,
+				what: `${item.name} ${weekly === 7 ? 'every day' : `${weekly} a week`} instead of ${goal}${weekly === 7 ? ' a week' : ''}`,
+				why: `Done ${times} times in ${days} days: about ${weekly} a week.`,
+				change: changed(
+					weekly === 7
+						? { rhythm: 'daily', goal: undefined, upTo: undefined }
+						: { goal: weekly, upTo: undefined }
+				)
+			}
+		];
 	const done = Math.max(1, Math.round((goal * met) / due));
 	const [least, most] = [done, Math.min(7, done + 1)];
 	if (least >= goal) return [];
 	return [
 		{
-			id: `${wish.id} rhythm ${item.name}`,
-			wish: wish.id,
+			...proposal,
 			what: `${item.name} ${least} to ${most} a week instead of ${goal}`,
 			why: `${met} of ${due}: about ${least} a week were done, and one more is in reach.`,
-			change: (wishes) =>
-				withChanged(wishes, wish.id, (old) => ({
-					...old,
-					items: old.items?.map((own) =>
-						own.name === item.name ? { ...own, goal: least, upTo: most } : own
-					)
-				}))
+			change: changed({ goal: least, upTo: most })
 		}
 	];
 }
@@ -255,7 +304,8 @@ function byVerdict(kept: Kept, verdict: Exclude<Verdict, 'keep'>, why = bySaying
 			wish: wish.id,
 			what: rests ? `${name} rests` : `${name}: dropped`,
 			why: why === bySaying ? own : why,
-			change: (wishes) => without(wishes, wish.id)
+			change: (wishes) => without(wishes, wish.id),
+			leavesOut: true
 		};
 	}
 	const { tally } = kept;
@@ -266,6 +316,7 @@ function byVerdict(kept: Kept, verdict: Exclude<Verdict, 'keep'>, why = bySaying
 		wish: wish.id,
 		what: `${name}: ${rows} rows instead of ${tally.ruled}`,
 		why,
+		rows: { name, needed: rows },
 		change: (wishes) =>
 			withRows(
 				wishes,
@@ -278,7 +329,7 @@ function byVerdict(kept: Kept, verdict: Exclude<Verdict, 'keep'>, why = bySaying
 }
 
 /** Why nothing is proposed for something. */
-function asItIs({ tally }: Kept): string {
+function asItIs({ tally, tracker }: Kept): string {
 	switch (tally.of) {
 		case 'rows':
 			return tally.used === 0
@@ -289,6 +340,10 @@ function asItIs({ tally }: Kept): string {
 				? 'Nobody said how full it became.'
 				: 'It was neither empty twice nor too small.';
 		case 'marks':
+			if (!isRecorded(tally)) return 'Nothing was marked.';
+			// What has no names, such as a small calendar, is no list of habits.
+			if (!tracker.wish.items?.length)
+				return 'It has a place for each day, whatever is marked there.';
 			return 'No habit was met nine times in ten, or less than once in six, for two months.';
 		default:
 			return 'It has a place for each day, whatever is written there.';

@@ -10,7 +10,7 @@ export interface Count {
 /** A month three months back counts half. */
 const halfLife = 3;
 /** What is known of a kind before anything was kept counts as much as these days. */
-const priorDays = 10;
+export const priorDays = 10;
 
 /** A rate of entries a day as far as it is known: a gamma distribution. */
 export interface Rate {

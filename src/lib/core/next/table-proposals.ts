@@ -3,7 +3,7 @@ import { daysIn, type YearMonth } from '../month';
 import type { Tally } from '../records';
 import { withChanged, withRule, withSiblings, type Wish } from '../wish';
 import type { Kept, Proposal } from './proposal';
-import { rateFrom, rowsFor, type Count } from './rows';
+import { priorDays, rateFrom, rowsFor, type Count } from './rows';
 
 export type Rows = Extract<Tally, { of: 'rows' }>;
 
@@ -40,7 +40,8 @@ export function rowsProposal(
 			id: `${wish.id} rows`,
 			wish: wish.id,
 			what: `${name}: ${rows} rows instead of ${tally.ruled}${first < rows ? `, ${first} and ${rows - first} on two pages` : ''}`,
-			why: `${told}: that is ${(rate.shape / rate.days).toFixed(2)} a day, and ${rows} rows last ${days} days in 9 of 10 months.${tally.ranOut === undefined ? '' : ` It ran out on day ${tally.ranOut}.`}`,
+			why: `${told}; with the usual ${usual} a month counted as ${priorDays} days more that is ${(rate.shape / rate.days).toFixed(2)} a day, and ${rows} rows last ${days} days in about 9 of 10 months.${tally.ranOut === undefined ? '' : ` It ran out on day ${tally.ranOut}.`}`,
+			rows: { name, needed: rows },
 			change: (wishes) => withRows(wishes, wish.id, kept.form, first, rows - first)
 		}
 	];

@@ -50,7 +50,15 @@ export function renamed(words: string, from: YearMonth, to: YearMonth, locale: s
 			}
 	// All in one go, the longest first: what was put there is not looked at again.
 	const any = [...names.keys()].sort((a, b) => b.length - a.length).map(alone);
-	return words.replace(new RegExp(any.join('|'), 'gu'), (was) => names.get(was) ?? was);
+	// A year beside the name is that month's: a December 2027 is followed by a January 2028.
+	const beside = `(?:(${any.join('|')})([\\s,.’'-]{1,3})(${from.year})(?!\\p{N}))`;
+	return words.replace(
+		new RegExp(`${beside}|${any.join('|')}`, 'gu'),
+		(was: string, name?: string, between?: string) =>
+			name === undefined
+				? (names.get(was) ?? was)
+				: `${names.get(name) ?? name}${between ?? ''}${to.year}`
+	);
 }
 
 /** A name that stands by itself; one that begins with its number, such as 1月, may be followed by letters. */

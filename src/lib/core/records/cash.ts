@@ -1,6 +1,6 @@
 import { cellOf, type MonthShape } from '../month';
-import type { Minor } from './money';
-import type { Tally } from './tally';
+import type { Direction, Minor } from './money';
+import { ownDirection, type Tally } from './tally';
 import type { Tracker } from './trackers';
 
 /** What came in and went out in a month. */
@@ -17,15 +17,20 @@ export function cashOf(
 ): Cash | undefined {
 	const sums = kept.flatMap(({ tracker, tally }) =>
 		tally.of === 'rows' && tally.money
-			? [{ came: tracker.wish.kind === 'income', minor: tally.money.total }]
+			? [
+					{ direction: ownDirection(tracker), minor: tally.money.total },
+					{ direction: otherWay(ownDirection(tracker)), minor: tally.money.against }
+				].filter(({ minor }, at) => at === 0 || minor !== 0)
 			: []
 	);
-	if (!sums.some(({ came }) => came)) return undefined;
-	const of = (wanted: boolean) =>
-		sums.reduce((sum, { came, minor }) => sum + (came === wanted ? minor : 0), 0);
-	const [income, spending] = [of(true), of(false)];
+	if (!sums.some(({ direction }) => direction === 'in')) return undefined;
+	const of = (wanted: Direction) =>
+		sums.reduce((sum, { direction, minor }) => sum + (direction === wanted ? minor : 0), 0);
+	const [income, spending] = [of('in'), of('out')];
 	return { income, spending, left: income - spending };
 }
+
+const otherWay = (direction: Direction): Direction => (direction === 'in' ? 'out' : 'in');
 
 /** Money of a part of a week that lies in the month. */
 export interface WeekSum {

@@ -3,6 +3,7 @@ export * from './cash';
 export * from './csv';
 export * from './entry';
 export * from './money';
+export { discoveries, leastDays, pairing, type PairedDay, type Pairing } from './pairing';
 export * from './paper';
 export * from './pasted';
 export * from './queued';

@@ -15,16 +15,36 @@ export function moneyText(minor: Minor): string {
 	return `${minor < 0 ? '-' : ''}${Math.floor(positive / 100)}.${String(positive % 100).padStart(2, '0')}`;
 }
 
+/** Which way money goes. */
+export type Direction = 'in' | 'out';
+
+/** Names of columns for what comes in and what goes out, in the words of banks and of journals (common practice). */
+const comesIn =
+	/\bin\b|income|earned|credit|deposit|receive|receipt|haben|gutschrift|einnahme|eingang|crédit|recette|entrée/i;
+const goesOut =
+	/\bout\b|cost|debit|expense|withdraw|paid|payment|price|spen[dt]|charge|soll|lastschrift|ausgabe|ausgang|débit|dépense|sortie/i;
+
+/** Which way the money of a column goes, as its name tells; undefined where it does not. */
+export function directionNamed(name: string): Direction | undefined {
+	return comesIn.test(name) ? 'in' : goesOut.test(name) ? 'out' : undefined;
+}
+
 /** A row with a sum, and what it was for and when, as far as that is known. */
 export interface Booking {
 	readonly minor: Minor;
+	/** The other way than the table's own, such as what came in among what went out. */
+	readonly against?: boolean;
 	readonly category: string;
 	readonly day: number | undefined;
 }
 
 /** Sums of bookings. */
 export interface MoneyTally {
+	/** What went the table's own way. */
 	readonly total: Minor;
+	/** What went the other way. */
+	readonly against: Minor;
+	/** Of what went the table's own way. */
 	readonly byCategory: readonly (readonly [string, Minor])[];
 	/** By day of the month; what has no day is not in it. */
 	readonly byDay: ReadonlyMap<number, Minor>;
@@ -34,12 +54,15 @@ export interface MoneyTally {
 export function moneyTally(bookings: readonly Booking[]): MoneyTally {
 	const categories = new Map<string, Minor>();
 	const byDay = new Map<number, Minor>();
-	for (const { minor, category, day } of bookings) {
+	const own = bookings.filter(({ against }) => !against);
+	const sum = (some: readonly Booking[]) => some.reduce((all, { minor }) => all + minor, 0);
+	for (const { minor, category, day } of own) {
 		categories.set(category, (categories.get(category) ?? 0) + minor);
 		if (day !== undefined) byDay.set(day, (byDay.get(day) ?? 0) + minor);
 	}
 	return {
-		total: bookings.reduce((sum, { minor }) => sum + minor, 0),
+		total: sum(own),
+		against: sum(bookings.filter(({ against }) => against)),
 		byCategory: [...categories].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])),
 		byDay
 	};

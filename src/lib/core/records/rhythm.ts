@@ -33,10 +33,16 @@ export function rateOf({ met, due }: Pick<HabitTally, 'met' | 'due'>): number | 
 const timesOf = (mark: string | undefined) =>
 	mark === undefined || mark === '-' || mark === 'o' ? 0 : mark === 'x' ? 1 : Number(mark);
 
+/** Whether a day's mark is as much as a habit with a threshold asks: ticked, or a number that is. */
+function reaches(mark: string | undefined, goal = 1): boolean {
+	return mark === 'x' || (mark !== '-' && Number(mark) >= goal);
+}
+
 /**
  * How a habit went from one day of the month to another, by its rhythm: daily it is due every day (or as often as its
  * goal says, by the days that are over), several times a day so often each, so many times a week in each week of the month
- * no more often than the week has days there, weekly and monthly once; now and then it is only counted. Days that were
+ * no more often than the week has days there, weekly and monthly once, with a threshold on days that have a value; now and then it
+ * is only counted. Days that were
  * marked as not due are not. (Common practice.)
  */
 export function habitTally(
@@ -87,8 +93,10 @@ export function habitTally(
 		case 'weekly':
 			return byWeek((own) => Math.min(1, own.length), 'week');
 		case 'monthly': {
-			const met = Math.min(1, counted);
-			return { met, due: 1, longest: met, present: met, period: 'month', byWeekday };
+			// Before it begins it is not due.
+			const due = Math.min(1, days.length);
+			const met = Math.min(due, counted);
+			return { met, due, longest: met, present: met, period: 'month', byWeekday };
 		}
 		case 'now-and-then': {
 			const rows = runsOf(days.map((day) => times(day) > 0));
@@ -96,8 +104,17 @@ export function habitTally(
 		}
 		case 'times-a-day':
 			return byDay(item.goal ?? 2);
-		case 'threshold':
-			return byDay(1);
+		case 'threshold': {
+			const told = days.filter((day) => marks.days.has(day) && !off(day));
+			const reached = told.map((day) => reaches(marks.days.get(day), item.goal));
+			return {
+				met: reached.filter(Boolean).length,
+				due: told.length,
+				...runsOf(reached),
+				period: 'day',
+				byWeekday
+			};
+		}
 		case 'daily': {
 			const every = byDay(1);
 			if (item.goal === undefined) return every;

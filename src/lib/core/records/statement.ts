@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { LineFault } from './csv';
-import type { Minor } from './money';
+import { directionNamed, type Minor } from './money';
 
 /** In which order a date is written. */
 export const dateOrders = ['ymd', 'dmy', 'mdy'] as const;
@@ -172,12 +172,6 @@ export function guessHabits({ columns, rows }: Statement, locale: string): BankH
 	};
 }
 
-/** Names of columns for what came in and what went out, in the words of banks (common practice). */
-const cameIn =
-	/\bin\b|credit|deposit|receive|receipt|haben|gutschrift|eingang|crédit|recette|entrée/i;
-const wentOut =
-	/\bout\b|debit|withdraw|paid|payment|spent|charge|soll|lastschrift|ausgang|débit|dépense|sortie/i;
-
 /**
  * Of columns for sums of two directions the one for what went out, and that for what came in: by their names, or, since more
  * goes out than comes in, one by one (common practice), by how much stands in them.
@@ -189,9 +183,9 @@ function outAndIn(
 ): [number, number | undefined] {
 	const nameOf = (column: number) => columns[column] ?? '';
 	const fuller = [...movements].sort((a, b) => countIn(b) - countIn(a));
-	const came = movements.find((column) => cameIn.test(nameOf(column)));
+	const came = movements.find((column) => directionNamed(nameOf(column)) === 'in');
 	const rest = fuller.filter((column) => column !== came);
-	const out = rest.find((column) => wentOut.test(nameOf(column))) ?? rest[0] ?? 0;
+	const out = rest.find((column) => directionNamed(nameOf(column)) === 'out') ?? rest[0] ?? 0;
 	return [out, came ?? fuller.find((column) => column !== out)];
 }
 

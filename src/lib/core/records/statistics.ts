@@ -1,3 +1,4 @@
+import quantileOfT from '@stdlib/stats-base-dists-t-quantile';
 import { linearRegression, mean, median, quantile } from 'simple-statistics';
 
 /** A number that was written down on a day. */
@@ -15,28 +16,42 @@ export interface NumberTally {
 	readonly most: number;
 	/** By how much they rise in a week, by least squares; undefined with fewer than two days. */
 	readonly weekly: number | undefined;
-	/** A fifth above the mean, to two figures: what to aim for next. */
-	readonly next: number;
+	/** How far the true rise may be from it, 95 times of 100; undefined with fewer than three days. */
+	readonly weeklyError: number | undefined;
+	/** A fifth above the mean, to two figures: what to aim for next, of what is meant to grow. */
+	readonly next: number | undefined;
 }
 
-/** Numbers by day in a few numbers; undefined where there are none. */
-export function numberTally(values: readonly DayValue[]): NumberTally | undefined {
+/** Numbers by day in a few numbers, of something that is meant to grow or not; undefined where there are none. */
+export function numberTally(values: readonly DayValue[], grows = false): NumberTally | undefined {
 	const all = values.map(({ value }) => value);
 	if (all.length === 0) return undefined;
 	const average = mean(all);
-	const slope =
-		values.length > 1
-			? linearRegression(values.map(({ day, value }) => [day, value])).m * 7
-			: undefined;
+	const line =
+		values.length > 1 ? linearRegression(values.map(({ day, value }) => [day, value])) : undefined;
 	return {
 		count: all.length,
 		mean: average,
 		median: median(all),
 		least: Math.min(...all),
 		most: Math.max(...all),
-		weekly: slope,
-		next: twoFigures(1.2 * average)
+		weekly: line && 7 * line.m,
+		weeklyError: line && slopeError(values, line),
+		next: grows ? twoFigures(1.2 * average) : undefined
 	};
+}
+
+/** Half the width of the 95 % interval of a slope a week, by Student's t (any text on regression). */
+function slopeError(
+	values: readonly DayValue[],
+	{ m, b }: { readonly m: number; readonly b: number }
+): number | undefined {
+	const freedom = values.length - 2;
+	const middle = mean(values.map(({ day }) => day));
+	const spread = values.reduce((sum, { day }) => sum + (day - middle) ** 2, 0);
+	if (freedom < 1 || spread === 0) return undefined;
+	const left = values.reduce((sum, { day, value }) => sum + (value - b - m * day) ** 2, 0);
+	return 7 * quantileOfT(0.975, freedom) * Math.sqrt(left / freedom / spread);
 }
 
 /** A number rounded to two significant figures: 9,000 of 9,012. */
@@ -47,71 +62,4 @@ export function twoFigures(value: number): number {
 /** The value below which a share of others lies; undefined where there are none. */
 export function quantileOf(values: readonly number[], share: number): number | undefined {
 	return values.length === 0 ? undefined : quantile([...values], share);
-}
-
-/** Two groups of days that are compared, and how much their means differ. */
-export interface Pairing {
-	readonly on: number;
-	readonly off: number;
-	/** Mean on days with it less mean on days without. */
-	readonly difference: number;
-	/** How often a difference as large comes about by chance. */
-	readonly chance: number;
-}
-
-/** Fewer days than these on a side say nothing. */
-export const leastDays = 8;
-
-/**
- * Whether numbers differ between days with something and days without: a permutation test, over all ways to deal the days
- * where these are few, else over so many random ones from a seed. (Fisher 1935; from memory.) Undefined with fewer than 8
- * days on either side.
- */
-export function pairing(
-	on: readonly number[],
-	off: readonly number[],
-	deals = 4000
-): Pairing | undefined {
-	if (on.length < leastDays || off.length < leastDays) return undefined;
-	const difference = mean([...on]) - mean([...off]);
-	const all = [...on, ...off];
-	const total = all.reduce((sum, value) => sum + value, 0);
-	const random = seeded(1);
-	let asLarge = 1;
-	for (let deal = 0; deal < deals; deal++) {
-		const dealt = [...all];
-		let sum = 0;
-		for (let at = 0; at < on.length; at++) {
-			const other = at + Math.floor(random() * (dealt.length - at));
-			const taken = dealt[other] ?? 0;
-			dealt[other] = dealt[at] ?? 0;
-			dealt[at] = taken;
-			sum += taken;
-		}
-		const far = sum / on.length - (total - sum) / off.length;
-		if (Math.abs(far) >= Math.abs(difference) - 1e-12) asLarge++;
-	}
-	return { on: on.length, off: off.length, difference, chance: asLarge / (deals + 1) };
-}
-
-/** Random numbers from 0 to 1 that are the same for a seed (mulberry32). */
-function seeded(seed: number): () => number {
-	let state = seed;
-	return () => {
-		state = (state + 0x6d2b79f5) | 0;
-		let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-		mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-		return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-	};
-}
-
-/**
- * Which of several chances are small enough to be told, so that of those told no more than a share are told wrongly: the
- * largest k with p(k) ≤ k · share ÷ m, and all below it. (Benjamini and Hochberg 1995.)
- */
-export function discoveries(chances: readonly number[], share = 0.05): boolean[] {
-	const sorted = [...chances].sort((a, b) => a - b);
-	const last = sorted.findLastIndex((chance, at) => chance <= ((at + 1) * share) / sorted.length);
-	const limit = sorted[last];
-	return chances.map((chance) => limit !== undefined && chance <= limit);
 }

@@ -248,9 +248,9 @@ test('changes that wait are told once each, the last of them', () => {
 });
 
 test('what went together is told only beyond chance', () => {
-	const days = new Map(Array.from({ length: 30 }, (_, at) => [at + 1, at % 2 === 0 ? 'x' : '-']));
-	const bright = new Map(Array.from({ length: 30 }, (_, at) => [at + 1, at % 2 === 0 ? 9 : 2]));
-	const same = new Map(Array.from({ length: 30 }, (_, at) => [at + 1, at % 3]));
+	const days = new Map(Array.from({ length: 30 }, (_, at) => [at + 1, at % 3 === 0 ? 'x' : '-']));
+	const bright = new Map(Array.from({ length: 30 }, (_, at) => [at + 1, at % 3 === 0 ? 9 : 2]));
+	const same = new Map(Array.from({ length: 30 }, (_, at) => [at + 1, (7 * at) % 5]));
 	const found = together(
 		[{ name: 'Walk', days }],
 		[
@@ -259,7 +259,7 @@ test('what went together is told only beyond chance', () => {
 		]
 	);
 	expect(found.looked).toBe(2);
-	expect(found.told.map(({ measure, pairing }) => [measure, pairing.difference])).toEqual([
+	expect(found.told.map(({ measure, pairing }) => [measure.name, pairing.difference])).toEqual([
 		['mood', 7]
 	]);
 });

@@ -1,10 +1,18 @@
+import { kindById } from '../catalogue';
 import { subjectOf, type Holds, type Subject } from '../draw';
 import type { Item } from '../forms';
 import { textWidth, type Hand } from '../hand';
 import type { MonthShape } from '../month';
 import type { Wish } from '../wish';
 import { fullness, type Entry, type Full } from './entry';
-import { minorOf, moneyTally, type MoneyTally } from './money';
+import {
+	directionNamed,
+	minorOf,
+	moneyTally,
+	type Booking,
+	type Direction,
+	type MoneyTally
+} from './money';
 import { habitTally, type HabitTally } from './rhythm';
 import { numberTally, quantileOf, type DayValue, type NumberTally } from './statistics';
 import { circularMean, readTimes, type TimeSpan } from './times';
@@ -198,14 +206,23 @@ function numbersTally(tracker: Tracker, own: readonly Own[]): Tally {
 						: []
 				)
 				.sort((a, b) => a.day - b.day);
-			return [{ item, values, tally: numberTally(values) }];
+			return [{ item, values, tally: numberTally(values, kindById(tracker.wish.kind)?.grows) }];
 		})
 	};
 }
 
-function rowsTally(tracker: Tracker, own: readonly Own[], { hand }: TallySetting): Tally {
+/** Which way the money of a table goes: in, for income and where all its columns of money say so; else out. */
+export function ownDirection({ wish, fields }: Tracker): Direction {
+	const named = fields.flatMap(({ about, holds }) =>
+		holds === 'money' ? [directionNamed(about.column ?? '')] : []
+	);
+	const allIn = named.length > 0 && named.every((direction) => direction === 'in');
+	return wish.kind === 'income' || allIn ? 'in' : 'out';
+}
+
+function rowsTally(tracker: Tracker, entered: readonly Own[], { hand }: TallySetting): Tally {
 	const rowKey = ({ item, row }: Subject) => `${item ?? ''} ${row ?? 0}`;
-	const written = own.filter(({ holds, value }) => holds !== 'tick' && value !== '');
+	const written = entered.filter(({ holds, value }) => holds !== 'tick' && value !== '');
 	const rows = new Map<string, Own[]>();
 	for (const entry of written) {
 		const key = rowKey(entry.about);
@@ -225,18 +242,22 @@ function rowsTally(tracker: Tracker, own: readonly Own[], { hand }: TallySetting
 		...new Set(fields.filter(({ holds }) => holds === 'text').map(({ about }) => about.column))
 	];
 	const purpose = words.length > 1 ? words.at(-1) : undefined;
+	const own = ownDirection(tracker);
 	const bookings = [...rows.values()].flatMap((entries) => {
-		const minor = minorOf(valueIn(entries, 'money') ?? '');
 		const category = entries.find(({ about }) => about.column === purpose)?.value;
-		return minor === undefined
-			? []
-			: [
-					{
-						minor,
-						category: (purpose !== undefined && category) || '',
-						day: dayOf(entries)
-					}
-				];
+		return entries.flatMap(({ about, holds, value }): Booking[] => {
+			const minor = holds === 'money' ? minorOf(value) : undefined;
+			if (minor === undefined) return [];
+			const against = (directionNamed(about.column ?? '') ?? own) !== own;
+			return [
+				{
+					minor,
+					category: (purpose !== undefined && category) || '',
+					day: dayOf(entries),
+					...(against ? { against } : {})
+				}
+			];
+		});
 	});
 	const columns = new Map(
 		fields.map(({ about, w }) => [about.column ?? '', { name: about.column ?? '', width: w }])

@@ -2,7 +2,7 @@ import { subjectOf } from '../draw';
 import { monthShape, parseMonth, type WeekStart } from '../month';
 import { allWishes, type Wish } from '../wish';
 import type { Entry } from './entry';
-import { minorOf, type Minor } from './money';
+import { directionNamed, minorOf, type Minor } from './money';
 import { habitTally, rateOf, type Marks } from './rhythm';
 
 /** A month as the year sees it: its wishes and what was filled in, without its pages. */
@@ -83,8 +83,12 @@ export function yearTally(months: readonly KeptRecords[]): YearTally {
 			if (about.row === undefined) continue;
 			const key = `${wish} ${about.row}`;
 			const row = rows.get(key) ?? { minor: 0, category: '' };
-			if (holds === 'money') rows.set(key, { ...row, minor: minorOf(value) ?? 0 });
-			else if (holds === 'text' && about.column === columnOfCategory(known, wish))
+			if (holds === 'money') {
+				const kind = known.find(({ id }) => id === wish)?.kind;
+				const way = directionNamed(about.column ?? '') ?? (kind === 'income' ? 'in' : 'out');
+				// What came in is no spending.
+				if (way === 'out') rows.set(key, { ...row, minor: row.minor + (minorOf(value) ?? 0) });
+			} else if (holds === 'text' && about.column === columnOfCategory(known, wish))
 				rows.set(key, { ...row, category: value });
 		}
 		for (const { minor, category } of rows.values()) {

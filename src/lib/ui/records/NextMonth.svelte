@@ -7,7 +7,9 @@
 		beginnings,
 		calendarProposals,
 		carried,
+		effectOf,
 		keptIn,
+		nextPlan,
 		placeable,
 		review,
 		undated,
@@ -16,7 +18,6 @@
 		type Verdict,
 		type Yearly
 	} from '$lib/core/next';
-	import { freeAfter } from '$lib/core/paper';
 	import type { Entry } from '$lib/core/records';
 	import { allWishes, type Wish } from '$lib/core/wish';
 	import type { MonthDesk } from '../month/month-desk.svelte';
@@ -103,21 +104,23 @@
 	);
 	/** Those that cost nothing its place, one after the other; all of them until that is known. */
 	let safe = $state.raw<readonly string[]>();
-	const isTaken = ({ id, wish }: Proposal) =>
-		(held.has(wish) && (safe?.includes(id) ?? true)) !== turned.includes(id);
-	const taken = $derived(apply.filter(isTaken));
+	const isTaken = ({ id, wish, leavesOut = false }: Proposal) =>
+		(held.has(wish) && !leavesOut && (safe?.includes(id) ?? true)) !== turned.includes(id);
+	/** With what they come to once that is worked out; those of which nothing would be drawn are none. */
+	const offered = $derived(
+		apply.flatMap((proposal): Proposal[] => {
+			const run = runs[proposal.id];
+			const effect = run && baseRun && effectOf(proposal, baseRun, run);
+			if (!effect) return [proposal];
+			return effect.what === undefined ? [] : [{ ...proposal, what: effect.what }];
+		})
+	);
+	const taken = $derived(offered.filter(isTaken));
 	const wishes = $derived(taken.reduce((all, { change }) => change(all), base));
 	const plan = $derived<Plan>(
 		next?.plan ?? {
-			notebook: freeAfter(desk.plan.notebook, desk.run.pages.at(-1)?.number ?? 0),
-			month,
-			weekStart: desk.plan.weekStart,
-			hand: desk.plan.hand,
-			locale: desk.plan.locale,
-			aim: desk.plan.aim,
-			wishes: base,
-			...(desk.plan.titles ? { titles: desk.plan.titles } : {}),
-			...(desk.plan.theme ? { theme: desk.plan.theme } : {})
+			...nextPlan(desk.plan, desk.run),
+			wishes: base
 		}
 	);
 
@@ -227,11 +230,11 @@
 			? `${title} is planned already; what is ticked changes it.`
 			: `${title} begins with the pages of this month, without their dates; what is ticked changes them.`}
 	</p>
-	{#if apply.length === 0}
+	{#if offered.length === 0}
 		<p class="py-2 text-ink-soft">Nothing needs to change, as far as the records say.</p>
 	{/if}
 	<ul class="flex flex-col">
-		{#each apply as proposal (proposal.id)}
+		{#each offered as proposal (proposal.id)}
 			<ProposalRow
 				{proposal}
 				taken={isTaken(proposal)}

@@ -14,7 +14,7 @@ import {
 } from '$lib/core/records';
 import { Saver, type Sent } from '../keeping/saver.svelte';
 import { send, type Answer } from '../send';
-import { isQueued, RecordsQueue } from './records-queue';
+import { isQueued, momentNow, RecordsQueue } from './records-queue';
 
 /** What a window that has just been opened asks the others. */
 const whatChanged = 'what changed';
@@ -35,7 +35,7 @@ export class RecordsDesk {
 	private past = $state.raw<readonly (readonly Change[])[]>([]);
 	private future = $state.raw<readonly (readonly Change[])[]>([]);
 	/** What the server has not confirmed, by `entryKey`. */
-	private readonly waiting = new Map<string, Queued>();
+	private readonly waiting = new SvelteMap<string, Queued>();
 	private readonly queue: RecordsQueue;
 	private channel: BroadcastChannel | undefined;
 
@@ -121,7 +121,7 @@ export class RecordsDesk {
 	}
 
 	private put(changes: readonly Change[]): void {
-		const at = new Date().toISOString();
+		const at = momentNow();
 		const made = changes.map((change) => {
 			const key = entryKey(change);
 			const shown = this.valueOf(change.wish, change.about);

@@ -40,3 +40,8 @@ export class RecordsQueue {
 export function isQueued(value: unknown): value is Queued {
 	return checked(queuedSchema, value).ok;
 }
+
+/** This moment, as changes that wait are dated. */
+export function momentNow(): string {
+	return new Date().toISOString();
+}

@@ -1,5 +1,15 @@
 import type { Item } from '$lib/core/forms';
-import { clockText, moneyText, rateOf, type HabitTally, type Tally } from '$lib/core/records';
+import {
+	clockText,
+	moneyText,
+	rateOf,
+	type HabitTally,
+	type LeastTold,
+	type MoneyTally,
+	type NumberTally,
+	type Tally,
+	type Together
+} from '$lib/core/records';
 import { nth, numberWords } from '../words';
 
 /** “47 %” */
@@ -78,21 +88,11 @@ export function tallyWords(tally: Tally, locale: string): string[] {
 				...(tally.from && tally.to ? [fromTo(tally.from, tally.to)] : [])
 			];
 		case 'numbers':
-			return tally.rows.flatMap(({ item, tally: own }) =>
-				own
-					? [
-							`${item ? `${item}: ` : ''}${numberWords(rounded(own.mean))} on average over ${count(own.count, 'day')}, between ${numberWords(own.least)} and ${numberWords(own.most)}${own.weekly === undefined ? '' : `, ${own.weekly >= 0 ? 'rising' : 'falling'} by ${numberWords(rounded(Math.abs(own.weekly)))} a week`}. A fifth above it: ${numberWords(own.next)}.`
-						]
-					: []
-			);
+			return tally.rows.flatMap(({ item, tally: own }) => (own ? [numberSentence(item, own)] : []));
 		case 'rows':
 			return [
 				`${tally.used} of ${count(tally.ruled, 'row')} used${tally.ranOut === undefined ? '' : `; it ran out on the ${nth(tally.ranOut)}`}.`,
-				...(tally.money
-					? [
-							`${money(tally.money.total, locale)} in all, most of it for ${tally.money.byCategory[0]?.[0] || 'other things'} (${money(tally.money.byCategory[0]?.[1] ?? 0, locale)}).`
-						]
-					: []),
+				...(tally.money ? [sumSentence(tally.money, locale)] : []),
 				...tally.columns
 					.filter(({ width, needed }) => needed > width)
 					.map(
@@ -109,6 +109,25 @@ export function tallyWords(tally: Tally, locale: string): string[] {
 				? []
 				: [`${tally.full.map((full) => fullWords[full]).join(', ')}.`];
 	}
+}
+
+/** How numbers went; that they rise or fall is told only where it is beyond what chance makes of it. */
+function numberSentence(item: string | undefined, own: NumberTally): string {
+	const { weekly, weeklyError = Infinity } = own;
+	const slope =
+		weekly !== undefined && Math.abs(weekly) > weeklyError
+			? `, ${weekly > 0 ? 'rising' : 'falling'} by ${numberWords(rounded(Math.abs(weekly)))} a week`
+			: '';
+	const next = own.next === undefined ? '' : ` A fifth above it: ${numberWords(own.next)}.`;
+	return `${item ? `${item}: ` : ''}${numberWords(rounded(own.mean))} on average over ${count(own.count, 'day')}, between ${numberWords(own.least)} and ${numberWords(own.most)}${slope}.${next}`;
+}
+
+/** What a table's sums come to, and the largest part of them. */
+function sumSentence({ total, against, byCategory }: MoneyTally, locale: string): string {
+	const [category, most = 0] = byCategory[0] ?? [];
+	const part = 2 * most > total ? 'most of it' : 'the largest part';
+	const other = against === 0 ? '' : ` ${money(against, locale)} went the other way.`;
+	return `${money(total, locale)} in all, ${part} for ${category || 'other things'} (${money(most, locale)}).${other}`;
 }
 
 /** A number as far as it says something: whole from a hundred on, else to a tenth. */
@@ -164,3 +183,28 @@ export function totalWords(name: string, tally: Tally, locale: string): string[]
 			return [];
 	}
 }
+
+/** What went with what, in a sentence: states by their names, none of which is higher than another. */
+export function togetherWords({ habit, measure, pairing }: Together): string {
+	const { name, levels, unit } = measure;
+	const days = pairing.on + pairing.off;
+	const far = pairing.difference > 0 ? levels?.at(-1) : levels?.[0];
+	const how = far
+		? `${name} was nearer to “${far}” on days with it`
+		: `${name} was ${amount(Math.abs(pairing.difference), unit)} ${pairing.difference > 0 ? 'more' : 'less'} on days with it`;
+	return `“${habit}” and ${name} went together in these ${days} days: ${how}. That says nothing about why.`;
+}
+
+/** The smallest differences that would have been told: what is smaller may be there all the same. */
+export function leastWords(
+	least: readonly LeastTold[],
+	unitOf: (measure: string) => string | undefined
+): string {
+	const each = least.map(
+		({ measure, difference }) => `${amount(difference, unitOf(measure))} of ${measure}`
+	);
+	return `The smallest difference that would have been told: ${each.join(', ')}.`;
+}
+
+const amount = (value: number, unit: string | undefined) =>
+	`${numberWords(value >= 100 ? Math.round(value) : Number(value.toPrecision(2)))}${unit ? ` ${unit}` : ''}`;

@@ -16,7 +16,7 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { followChoice } from '$lib/ui/records/colour-mode.svelte';
-	import { totalWords } from '$lib/ui/records/tally-words';
+	import { leastWords, togetherWords, totalWords } from '$lib/ui/records/tally-words';
 	import { openedRecords } from '$lib/ui/records/records-desk.svelte';
 	import NextMonth from '$lib/ui/records/NextMonth.svelte';
 	import Notices from '$lib/ui/shell/Notices.svelte';
@@ -87,13 +87,18 @@
 	const pairs = $derived.by(() => {
 		if (!asked) return undefined;
 		const habits = shown.flatMap(({ tally }) =>
-			tally.of === 'marks' ? tally.rows.map(({ item, days }) => ({ name: item.name, days })) : []
+			tally.of === 'marks'
+				? tally.rows.map(({ item: { name, begins, ends }, days }) => ({ name, days, begins, ends }))
+				: []
 		);
-		return together(
-			habits,
-			shown.flatMap(({ tracker, tally }) => measuredIn(tracker.name, tally))
-		);
+		return together(habits, measures);
 	});
+	const measures = $derived(shown.flatMap(({ tracker, tally }) => measuredIn(tracker.name, tally)));
+	/** States are steps from one to the next in the key. */
+	const unitOf = (name: string) => {
+		const measure = measures.find((one) => one.name === name);
+		return measure?.levels ? 'steps of the key' : measure?.unit;
+	};
 	const sensitive = $derived(
 		shown.some(({ tally }) => ['levels', 'times', 'numbers', 'rows'].includes(tally.of))
 	);
@@ -191,23 +196,20 @@
 					<p class="py-1">
 						That takes eight days with something and eight days without, beside a number for each.
 					</p>
-				{:else if pairs.told.length === 0}
-					<p class="py-1">
-						Of {pairs.looked} pairs that were looked at none differs by more than chance does.
-					</p>
 				{:else}
-					<ul class="py-1">
-						{#each pairs.told as { habit, measure, pairing } (habit + measure)}
-							<li>
-								“{habit}” and {measure} went together in these {pairing.on + pairing.off} days ({measure}
-								was
-								{Math.abs(pairing.difference).toFixed(1)}
-								{pairing.difference > 0 ? 'higher' : 'lower'} on days with it); that says nothing about
-								why.
-							</li>
-						{/each}
-					</ul>
-					<p class="text-sm text-ink-soft">{pairs.looked} pairs were looked at.</p>
+					{#if pairs.told.length === 0}
+						<p class="py-1">
+							Of {pairs.looked} pairs that were looked at none differs by more than chance does.
+						</p>
+					{:else}
+						<ul class="py-1">
+							{#each pairs.told as one (one.habit + one.measure.name)}
+								<li>{togetherWords(one)}</li>
+							{/each}
+						</ul>
+						<p class="text-sm text-ink-soft">{pairs.looked} pairs were looked at.</p>
+					{/if}
+					<p class="text-sm text-ink-soft">{leastWords(pairs.least, unitOf)}</p>
 				{/if}
 			{/if}
 		</details>
