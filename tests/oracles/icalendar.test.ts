@@ -211,6 +211,7 @@ test('sittings are a calendar as RFC 5545 has it, and are read back as they were
 		day,
 		at: '20:15',
 		minutes: 50,
+		steps: [],
 		pieces: [
 			{
 				left: 62,

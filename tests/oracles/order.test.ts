@@ -17,9 +17,12 @@ function anySpread(seed: number): OrderProblem {
 		return (state >>> 1) % below;
 	};
 	const count = 2 + random(11);
-	const jobs = Array.from({ length: count }, () => ({
+	// On every second spread what is done on one page waits until the other one is dry.
+	const jobs = Array.from({ length: count }, (_, job) => ({
 		length: 1 + random(20),
-		tail: random(3) === 0 ? random(25) : 0
+		tail: random(3) === 0 ? random(25) : 0,
+		place: job % 2,
+		...(seed % 2 === 0 && job % 2 === 1 ? { clear: 0 } : {})
 	}));
 	const delays = jobs.flatMap((_, to) =>
 		Array.from({ length: to }, (_, from) => from)

@@ -14,5 +14,14 @@ export function wrongIn({ jobs, delays }: OrderProblem, order: readonly Placed[]
 		if (first && second && second.start < first.end + least)
 			faults.push(`${to} begins ${first.end + least - second.start} too early behind ${from}`);
 	}
+	for (const { job, start } of order) {
+		const { clear } = jobs[job] ?? {};
+		if (clear === undefined) continue;
+		for (const other of order) {
+			const { place = 0, tail = 0 } = jobs[other.job] ?? {};
+			if (place === clear && other.end <= start && start < other.end + tail)
+				faults.push(`${job} is begun while ${other.job} is wet`);
+		}
+	}
 	return faults;
 }

@@ -1,4 +1,4 @@
-import type { OrderProblem } from '../../src/lib/core/making';
+import type { Job, OrderProblem } from '../../src/lib/core/making';
 
 /** The least finishing time of a problem as an integer program, in the format of CPLEX LP; shares no code with the search. */
 export function orderModel({ jobs, delays }: OrderProblem): string {
@@ -15,8 +15,12 @@ export function orderModel({ jobs, delays }: OrderProblem): string {
 		for (const [b, second] of jobs.entries()) {
 			if (b <= a) continue;
 			bits.push(`x${a}_${b}`);
-			rows.push(`s${b} - s${a} - ${horizon} x${a}_${b} >= ${first.length - horizon}`);
-			rows.push(`s${a} - s${b} + ${horizon} x${a}_${b} >= ${second.length}`);
+			// Who waits until a place is dry waits for the tail of what was done there before.
+			const place = ({ place = 0 }: Job) => place;
+			const afterFirst = first.length + (second.clear === place(first) ? first.tail : 0);
+			const afterSecond = second.length + (first.clear === place(second) ? second.tail : 0);
+			rows.push(`s${b} - s${a} - ${horizon} x${a}_${b} >= ${afterFirst - horizon}`);
+			rows.push(`s${a} - s${b} + ${horizon} x${a}_${b} >= ${afterSecond}`);
 		}
 	return [
 		'Minimize',

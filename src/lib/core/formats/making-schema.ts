@@ -47,6 +47,7 @@ export const makingSchema = record({
 		look: ratio
 	}).default({}),
 	pictureMinutes: whole(0, 600).default(20),
+	leftHanded: flag(),
 	off: list(oneOf(rules.map(({ id }) => id)).required(missing), 0, rules.length).required(missing)
 }).required(missing);
 

@@ -150,12 +150,107 @@ describe('sittings of a month', () => {
 			const plan = { ...planWith(goals), cuts };
 			const made = makingPlan(plan, planRun(plan), usualMaking, usualEvenings, early);
 			const pieces = made.sittings.flatMap((sitting) => sitting.pieces);
-			expect(pieces.map(({ left }) => left)).toEqual(order);
+			const drawn = pieces.filter((piece) => !piece.cuts);
+			expect(drawn.map(({ left }) => left)).toEqual(order);
 			const tasks = pieces.flatMap((piece) => piece.tasks);
 			expect(tasks.filter(({ pass }) => pass === 'cut').map(({ page }) => page)).toEqual(
 				cuts.length > 0 ? [13] : []
 			);
 		}
+	});
+
+	/** Tasks of a month in the order in which they are done, whatever the evening. */
+	const doneInTurn = (plan: Plan, minutes: number) => {
+		const made = makingPlan(plan, planRun(plan), usualMaking, { ...usualEvenings, minutes }, early);
+		expect(made.unseated).toEqual([]);
+		return made.sittings.flatMap(({ steps }) => steps.map(({ task }) => task));
+	};
+	const pinned = (...pages: number[]) =>
+		pages.map((page) => ({ id: `g${page}`, kind: 'goals', title: 'Goals', pin: { page } }));
+
+	test('a leaf is cut before anything is drawn on either side, in whatever evening', () => {
+		const plan = {
+			...planWith([
+				// The week on the back is needed long before what stands on the front.
+				...pinned(14),
+				{ id: 'r', kind: 'month-review', pin: { page: 13 } }
+			]),
+			cuts: [{ id: 's', kind: 'strip' as const, leaves: { first: 13, last: 13 }, amount: 6 }]
+		};
+		for (const minutes of [20, 50, 240]) {
+			const tasks = doneInTurn(plan, minutes);
+			const cut = tasks.findIndex(({ pass }) => pass === 'cut');
+			expect(cut).toBe(0);
+			expect(tasks.length).toBeGreaterThan(4);
+		}
+	});
+
+	test('a waterfall is cut from its last leaf backwards, in one go', () => {
+		const cuts = [
+			{ id: 'f', kind: 'waterfall' as const, leaves: { first: 13, last: 19 }, amount: 3 }
+		];
+		const tasks = doneInTurn({ ...planWith(pinned(14, 16, 18, 20)), cuts }, 60);
+		const fronts = tasks.flatMap(({ pass, page }) => (pass === 'cut' ? [page] : []));
+		expect(fronts).toEqual(fronts.toSorted((a, b) => b - a));
+		expect(fronts.length).toBeGreaterThan(1);
+		expect(tasks.slice(0, fronts.length).every(({ pass }) => pass === 'cut')).toBe(true);
+	});
+
+	test('what shows through a window comes first, then the cut, then its back and its own page last', () => {
+		const window = {
+			id: 'w',
+			kind: 'window' as const,
+			leaves: { first: 13, last: 13 },
+			rect: { x: 8, y: 12, w: 10, h: 8 }
+		};
+		const tasks = doneInTurn({ ...planWith(pinned(13, 14, 15)), cuts: [window] }, 240);
+		const pages = tasks.map(({ pass, page }) => (pass === 'cut' ? 'cut' : page));
+		const turns = pages.filter((page, at) => page !== pages[at - 1]);
+		expect(turns.indexOf(15)).toBeLessThan(turns.indexOf('cut'));
+		expect(turns.indexOf('cut')).toBeLessThan(turns.indexOf(13));
+		expect(turns.indexOf('cut')).toBeLessThan(turns.indexOf(14));
+		expect(turns.lastIndexOf(15)).toBeLessThan(turns.indexOf('cut'));
+	});
+
+	test('nothing is begun under the arm while the facing page is wet, and the hand rests', () => {
+		fc.assert(
+			fc.property(anyPlan, fc.boolean(), (plan, leftHanded) => {
+				const run = planRun(plan);
+				const workshop = { ...usualMaking, leftHanded };
+				const arm = leftHanded ? 0 : 1;
+				for (const { tasks, ordered } of monthWork(plan, run, workshop)) {
+					const at = ordered.order.flatMap(({ job, start, end }) => {
+						const task = tasks[job];
+						return task ? [{ task, start, end }] : [];
+					});
+					for (const { task, start } of at) {
+						if (task.page % 2 !== arm) continue;
+						for (const other of at) {
+							if (other.task.page % 2 === arm || other.end > start) continue;
+							// A brush pen is dry to the touch after a minute, a fine liner after half of one.
+							const wet = { tint: 60, rule: 30, letter: 30, write: 30, picture: 60 };
+							const seconds = Object.entries(wet).find(([pass]) => pass === other.task.pass)?.[1];
+							expect(start).toBeGreaterThanOrEqual(other.end + (seconds ?? 0));
+						}
+					}
+				}
+				const made = makingPlan(plan, run, workshop, usualEvenings, early);
+				for (const { steps, seconds, minutes } of made.sittings) {
+					expect(seconds).toBeLessThanOrEqual(minutes * 60);
+					let worked = 0;
+					for (const { task, start, end, wait, rest } of steps) {
+						if (rest > 0 || wait >= 5 * 60) worked = 0;
+						expect(rest === 0 || rest === 5 * 60).toBe(true);
+						if (['tint', 'rule', 'picture'].includes(task.pass)) {
+							worked += task.seconds;
+							const within = end - start - task.seconds;
+							expect(worked - (within / 300) * 1500).toBeLessThanOrEqual(25 * 60);
+						}
+					}
+				}
+			}),
+			{ numRuns: often(120) }
+		);
 	});
 
 	test('the demo month takes as many as its own time asks, before it begins', () => {

@@ -1,25 +1,29 @@
-import { frontsOf } from '../cuts';
-import { cutsOf, type Plan, type Run } from '../fit';
+import type { Plan, Run } from '../fit';
 import { formatMonth } from '../month';
 import { sittingsIn, type Evenings, type Sitting } from './evenings';
-import { bestOrder, type Ordered } from './order';
+import { inTurn, type WorkPiece } from './in-turn';
+import type { PassId } from './passes';
 import type { Task } from './rules';
 import { seat, type Piece } from './sittings';
-import { monthWork, problemOf, type SpreadWork, type Workshop } from './spread-work';
+import { monthWork, type Workshop } from './spread-work';
 
-/** A spread, or a part of one that is too long for a sitting, in the order in which it is done first. */
-export interface WorkPiece {
-	readonly left: number;
-	readonly tasks: readonly Task[];
-	readonly ordered: Ordered;
-	readonly neededBy: string;
-	/** Which part of how many; missing where the spread is done in one go. */
-	readonly part?: readonly [number, number];
+/** A task of a sitting with its times, in seconds from the sitting's beginning. */
+export interface Step {
+	readonly task: Task;
+	readonly start: number;
+	readonly end: number;
+	/** How long is waited before it because something dries. */
+	readonly wait: number;
+	/** How long the hand rests before it. */
+	readonly rest: number;
 }
 
 /** A sitting with its work. */
 export interface PlannedSitting extends Sitting {
 	readonly pieces: readonly WorkPiece[];
+	/** All of it in order. */
+	readonly steps: readonly Step[];
+	/** From its beginning until all is dry, waits and rests included. */
 	readonly seconds: number;
 	/** Some of it is needed before. */
 	readonly late: boolean;
@@ -31,7 +35,7 @@ export interface MakingPlan {
 	readonly sittings: readonly PlannedSitting[];
 	/** What has no place in any sitting. */
 	readonly unseated: readonly WorkPiece[];
-	/** Work and waiting of all that is left to do. */
+	/** Work, waiting and rests of all that is left to do. */
 	readonly seconds: number;
 	readonly proven: boolean;
 }
@@ -51,83 +55,92 @@ export function makingPlan(
 	today: string,
 	moved: Readonly<Record<string, string>> = {}
 ): MakingPlan {
-	const most = evenings.minutes * 60;
-	const sorted = monthWork(plan, run, workshop).toSorted(
+	const most = workIn(evenings.minutes * 60);
+	const spreads = monthWork(plan, run, workshop).toSorted(
 		(a, b) => a.neededBy.localeCompare(b.neededBy) || a.left - b.left
 	);
-	const windows = windowSpreads(plan);
-	const work = windows.reduce(withBeneathFirst, sorted);
-	const parts = work.map((spread) => torn(spread, workshop, most));
-	const pieces = parts.flat();
-	const seconds = pieces.reduce((sum, { ordered }) => sum + ordered.end, 0);
+	const pieces = inTurn(plan, spreads, workshop, most);
+	const seconds = pieces.reduce((sum, { piece }) => sum + piece.ordered.end, 0);
 	const all = sittingsIn(evenings, formatMonth(plan.month), today);
-	const last = work.at(-1)?.neededBy ?? '';
+	const last = spreads.at(-1)?.neededBy ?? '';
 	const wanted = Math.ceil(seconds / most) + spareSittings;
 	const days = new Set(Object.values(moved));
 	const offered = all.filter(({ day }, index) => index < wanted || day < last || days.has(day));
-	const asked = pieces.map(({ left, ordered, neededBy, part }, index): Piece => {
-		const beneath = windows.includes(left)
-			? pieces.findLastIndex((other) => other.left === left + 2)
-			: -1;
-		const after = part && part[0] > 1 ? index - 1 : beneath;
-		const only = part ? -1 : offered.findIndex(({ day }) => day === moved[left]);
+	const asked = pieces.map(({ piece: { left, ordered, neededBy, part, cuts }, after }): Piece => {
+		const only = part || cuts ? -1 : offered.findIndex(({ day }) => day === moved[left]);
 		return {
 			seconds: ordered.end,
 			latest: offered.findLastIndex(({ day }) => day < neededBy),
-			...(after >= 0 ? { after } : {}),
+			...(after.length > 0 ? { after } : {}),
 			...(only >= 0 ? { only } : {})
 		};
 	});
 	const { at, proven } = seat(
 		asked,
-		offered.map(({ minutes }) => minutes * 60)
+		offered.map(({ minutes }) => workIn(minutes * 60))
 	);
 	const sittings = offered.flatMap((sitting, index): PlannedSitting[] => {
-		const here = pieces.filter((_, piece) => at[piece] === index);
+		const here = pieces.flatMap(({ piece }, place) => (at[place] === index ? [piece] : []));
 		if (here.length === 0) return [];
-		const sum = here.reduce((all, { ordered }) => all + ordered.end, 0);
 		const late = here.some(({ neededBy }) => neededBy <= sitting.day);
-		return [{ ...sitting, pieces: here, seconds: sum, late }];
+		return [{ ...sitting, pieces: here, ...stepsOf(here), late }];
 	});
-	const unseated = pieces.filter((_, piece) => at[piece] === undefined);
-	return { sittings, unseated, seconds, proven };
+	const unseated = pieces.flatMap(({ piece }, place) => (at[place] === undefined ? [piece] : []));
+	const sum = (some: readonly { readonly seconds: number }[]) =>
+		some.reduce((all, one) => all + one.seconds, 0);
+	return {
+		sittings,
+		unseated,
+		seconds: sum(sittings) + sum(unseated.map((piece) => stepsOf([piece]))),
+		proven
+	};
 }
 
-/** Left pages of the spreads on whose right page a window is cut; it shows the next spread. */
-function windowSpreads(plan: Plan): number[] {
-	const fronts = cutsOf(plan).flatMap((cut) => (cut.kind === 'window' ? frontsOf(cut) : []));
-	return [...new Set(fronts)].map((front) => front - 1).sort((a, b) => b - a);
+/** Seconds that are left of a sitting, waits and rests included, once some of its tasks are done. */
+export function secondsLeft(
+	{ steps, seconds }: Pick<PlannedSitting, 'steps' | 'seconds'>,
+	isDone: (task: Task) => boolean
+): number {
+	const next = steps.findIndex(({ task }) => !isDone(task));
+	return next < 0 ? 0 : seconds - (steps[next - 1]?.end ?? 0);
 }
 
-/** Spreads with one that has a window behind the one that it shows: that is drawn first. (Common practice.) */
-function withBeneathFirst(work: readonly SpreadWork[], left: number): SpreadWork[] {
-	const upper = work.find((spread) => spread.left === left);
-	const beneath = work.find((spread) => spread.left === left + 2);
-	if (!upper || !beneath) return [...work];
-	const neededBy = upper.neededBy < beneath.neededBy ? upper.neededBy : beneath.neededBy;
-	const both = [{ ...beneath, neededBy }, upper];
-	const at = Math.min(work.indexOf(upper), work.indexOf(beneath));
-	const others = work.filter((spread) => spread !== upper && spread !== beneath);
-	return others.toSpliced(at, 0, ...both);
+/** A hand that ruled or coloured for so long rests for so long, in seconds (common practice). */
+export const handTires = 25 * 60;
+export const handRests = 5 * 60;
+
+/** Passes that tire a hand. */
+const tiring: readonly PassId[] = ['tint', 'rule', 'picture'];
+
+/** Seconds of work in so many of a sitting: the hand rests for the others, however the work falls. */
+function workIn(seconds: number): number {
+	return seconds - handRests * Math.floor(Math.max(0, seconds - 1) / (handTires + handRests));
 }
 
-/** A spread in parts that each fit into a sitting, torn as seldom as possible and only between two tasks. */
-function torn(spread: SpreadWork, workshop: Workshop, most: number): WorkPiece[] {
-	const { left, tasks, ordered, neededBy } = spread;
-	if (ordered.end <= most) return [{ left, tasks, ordered, neededBy }];
-	const inOrder = ordered.order.flatMap(({ job }) => tasks[job] ?? []);
-	const parts: { tasks: Task[]; ordered: Ordered }[] = [];
-	for (const task of inOrder) {
-		const last = parts.at(-1);
-		const longer = [...(last?.tasks ?? []), task];
-		const whole = bestOrder(problemOf(longer, workshop));
-		if (last && whole.end <= most) parts[parts.length - 1] = { tasks: longer, ordered: whole };
-		else parts.push({ tasks: [task], ordered: bestOrder(problemOf([task], workshop)) });
+/** The tasks of some pieces one after the other, with what is waited and rested in between. */
+function stepsOf(pieces: readonly WorkPiece[]): { steps: readonly Step[]; seconds: number } {
+	const steps: Step[] = [];
+	let [now, worked] = [0, 0];
+	for (const { tasks, ordered } of pieces) {
+		let late = now;
+		let before = 0;
+		for (const { job, start, end } of ordered.order) {
+			const task = tasks[job];
+			if (!task) continue;
+			const wait = start - before;
+			if (wait >= handRests) worked = 0;
+			const tires = tiring.includes(task.pass);
+			const rest = tires && worked > 0 && worked + task.seconds > handTires ? handRests : 0;
+			if (rest > 0) worked = 0;
+			if (tires) worked += task.seconds;
+			late += rest;
+			// What is longer than a hand lasts is done with rests in it.
+			const within = tires ? handRests * (Math.ceil(task.seconds / handTires) - 1) : 0;
+			steps.push({ task, start: late + start, end: late + end + within, wait, rest });
+			late += within;
+			before = end;
+		}
+		now = late + ordered.end;
 	}
-	return parts.map((part, index) => ({
-		left,
-		...part,
-		neededBy,
-		...(parts.length > 1 ? { part: [index + 1, parts.length] as const } : {})
-	}));
+	return { steps, seconds: now };
 }

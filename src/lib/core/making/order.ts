@@ -2,6 +2,10 @@
 export interface Job {
 	readonly length: number;
 	readonly tail: number;
+	/** Where it is done, such as the left page; one place where nothing is said. */
+	readonly place?: number;
+	/** A place on which nothing may be wet when it begins. */
+	readonly clear?: number;
 }
 
 /** The second job begins so long after the end of the first at the earliest. */
@@ -72,13 +76,19 @@ export function listOrder(problem: OrderProblem): readonly Placed[] {
 	const { before, rest } = graphOf(problem);
 	const ends = new Map<number, number>();
 	const order: Placed[] = [];
+	const wet = new Map<number, number>();
 	let now = 0;
 	while (order.length < problem.jobs.length) {
 		let best: Placed | undefined;
-		for (const [job, { length }] of problem.jobs.entries()) {
+		for (const [job, { length, clear }] of problem.jobs.entries()) {
 			const waits = before[job] ?? [];
 			if (ends.has(job) || waits.some(({ from }) => !ends.has(from))) continue;
-			const start = Math.max(now, ...waits.map(({ from, least }) => (ends.get(from) ?? 0) + least));
+			const dry = clear === undefined ? 0 : (wet.get(clear) ?? 0);
+			const start = Math.max(
+				now,
+				dry,
+				...waits.map(({ from, least }) => (ends.get(from) ?? 0) + least)
+			);
 			const earlier = !best || start < best.start;
 			const longer = best && start === best.start && (rest[job] ?? 0) > (rest[best.job] ?? 0);
 			if (earlier || longer) best = { job, start, end: start + length };
@@ -86,6 +96,8 @@ export function listOrder(problem: OrderProblem): readonly Placed[] {
 		if (!best) break;
 		order.push(best);
 		ends.set(best.job, best.end);
+		const { place = 0, tail = 0 } = problem.jobs[best.job] ?? {};
+		wet.set(place, Math.max(wet.get(place) ?? 0, best.end + tail));
 		now = best.end;
 	}
 	return order;
@@ -102,11 +114,14 @@ interface Node {
 	readonly now: number;
 	readonly dry: number;
 	readonly ready: readonly number[];
+	/** When each place is dry. */
+	readonly wet: readonly number[];
 	readonly order: readonly Placed[];
 }
 
 /**
- * The order that ends first: one machine, precedences with minimal delays, least finishing time, by branch and bound. Of
+ * The order that ends first: one machine, precedences with minimal delays, jobs that wait until another place is dry, least
+ * finishing time, by branch and bound. Of
  * what is done in other orders only what is worse in nothing is followed further. The bound of a place is the longest way
  * through what is left, or all that is left without a pause.
  * @throws RangeError where jobs wait for each other in a circle, or there are too many.
@@ -140,13 +155,16 @@ export function bestOrder(problem: OrderProblem): Ordered {
 	const worse = (node: Node, other: Node) =>
 		other.now <= node.now &&
 		other.dry <= node.dry &&
+		other.wet.every((time, place) => time <= Math.max(node.now, node.wet[place] ?? 0)) &&
 		other.ready.every(
 			(time, job) =>
 				// What may begin by now anyway is the same for both.
 				Boolean(node.done & (1 << job)) || time <= Math.max(node.now, node.ready[job] ?? 0)
 		);
 
-	const root: Node = { done: 0, now: 0, dry: 0, ready: jobs.map(() => 0), order: [] };
+	const places = 1 + Math.max(0, ...jobs.flatMap(({ place = 0, clear = 0 }) => [place, clear]));
+	const wet = Array.from({ length: places }, () => 0);
+	const root: Node = { done: 0, now: 0, dry: 0, ready: jobs.map(() => 0), wet, order: [] };
 	const least = boundOf(root);
 	let nodes = 0;
 	const visit = (node: Node): void => {
@@ -158,10 +176,11 @@ export function bestOrder(problem: OrderProblem): Ordered {
 		if (known.some((other) => worse(node, other))) return;
 		seen.set(node.done, [...known.filter((other) => !worse(other, node)), node]);
 		const next: { node: Node; bound: number; start: number }[] = [];
-		for (const [job, { length, tail }] of jobs.entries()) {
+		for (const [job, { length, tail, place = 0, clear }] of jobs.entries()) {
 			if (node.done & (1 << job)) continue;
 			if ((before[job] ?? []).some(({ from }) => !(node.done & (1 << from)))) continue;
-			const start = Math.max(node.now, node.ready[job] ?? 0);
+			const clearAt = clear === undefined ? 0 : (node.wet[clear] ?? 0);
+			const start = Math.max(node.now, node.ready[job] ?? 0, clearAt);
 			const done = start + length;
 			const ready = [...node.ready];
 			for (const { to, least } of after[job] ?? [])
@@ -171,6 +190,7 @@ export function bestOrder(problem: OrderProblem): Ordered {
 				now: done,
 				dry: Math.max(node.dry, done + tail),
 				ready,
+				wet: node.wet.with(place, Math.max(node.wet[place] ?? 0, done + tail)),
 				order: [...node.order, { job, start, end: done }]
 			};
 			next.push({ node: child, bound: boundOf(child), start });

@@ -23,6 +23,8 @@ export interface Rule {
 	readonly id: string;
 	readonly says: string;
 	readonly reason: string;
+	/** Nothing is begun on the page on the arm's side while the facing page is wet. */
+	readonly acrossPages?: boolean;
 	/** Seconds from the end of the first to the beginning of the second; undefined where the rule says nothing of the two. */
 	readonly wait: (first: Task, second: Task, shelf: Shelf) => number | undefined;
 }
@@ -96,6 +98,13 @@ export const rules: readonly Rule[] = [
 			second.pass === 'erase' && !oneOf(first, 'erase', 'look')
 				? dryingOf(shelf, first.pass).erase
 				: undefined
+	},
+	{
+		id: 'arm-dry',
+		says: 'Nothing on the page under your arm while the other page is wet',
+		reason: 'An arm that lies on a page draws its sleeve over the one beside it.',
+		acrossPages: true,
+		wait: () => undefined
 	},
 	{
 		id: 'look-last',

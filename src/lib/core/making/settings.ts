@@ -12,6 +12,8 @@ export interface MakingSettings {
 	readonly off: readonly string[];
 	/** Minutes that a picture takes, such as that of a cover. */
 	readonly pictureMinutes: number;
+	/** Whether they write with the left hand. */
+	readonly leftHanded?: boolean | undefined;
 	/** How fast they are, as far as it is known from what they ticked off. */
 	readonly pace: OwnPace;
 }

@@ -21,7 +21,7 @@ function leastCost(pieces: readonly Piece[], rooms: readonly number[]): number[]
 		const tangled = pieces.some(({ after, only }, piece) => {
 			if (only !== undefined && at[piece] !== rooms.length && at[piece] !== only) return true;
 			if (after === undefined || at[piece] === rooms.length) return false;
-			return (at[after] ?? 0) > (at[piece] ?? 0);
+			return after.some((other) => (at[other] ?? 0) > (at[piece] ?? 0));
 		});
 		if (full || tangled) continue;
 		const placed = at.filter((sitting) => sitting < rooms.length);
@@ -56,7 +56,10 @@ const anyCase = fc
 		pieces: pieces
 			.toSorted((a, b) => a.latest - b.latest)
 			.map(({ seconds, latest, follows, only }, index): Piece => {
-				const after = follows === 0 && index > 0 ? { after: index - 1 } : {};
+				const after =
+					follows < 2 && index > follows
+						? { after: Array.from({ length: follows + 1 }, (_, back) => index - 1 - back) }
+						: {};
 				return { seconds, latest, ...after, ...(only === undefined ? {} : { only }) };
 			})
 	}));

@@ -3,8 +3,8 @@ export interface Piece {
 	readonly seconds: number;
 	/** The last sitting in which it is in time; -1 where none is. */
 	readonly latest: number;
-	/** A piece that must be done in the same sitting or an earlier one. */
-	readonly after?: number;
+	/** Earlier pieces that must be done in the same sitting or before it. */
+	readonly after?: readonly number[];
 	/** The only sitting that a person wants it in. */
 	readonly only?: number;
 }
@@ -70,7 +70,12 @@ export function seat(pieces: readonly Piece[], rooms: readonly number[]): Seated
 		if (!wanted || nodes >= mostNodes) return;
 		if (best && !less(boundOf(piece), best.cost)) return;
 		nodes++;
-		const first = wanted.after === undefined ? 0 : at[wanted.after];
+		const befores = (wanted.after ?? []).map((other) => at[other]);
+		const first = befores.reduce<number | undefined>(
+			(latest, sitting) =>
+				latest === undefined || sitting === undefined ? undefined : Math.max(latest, sitting),
+			0
+		);
 		const fitting =
 			first === undefined
 				? []

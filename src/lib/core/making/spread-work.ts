@@ -19,6 +19,8 @@ export interface Workshop {
 	readonly off: readonly string[];
 	/** Minutes that a picture takes. */
 	readonly pictureMinutes: number;
+	/** Whether the left hand writes. */
+	readonly leftHanded?: boolean | undefined;
 }
 
 /** All there is to do on an open spread, and the order in which it is done first. */
@@ -56,14 +58,27 @@ function isDrawn(plan: Plan, page: number): boolean {
 	return plan.drawn?.pages.includes(page) ?? false;
 }
 
-/** Tasks and the waits between them: what the rules say of two tasks of one page; pages that face each other do not wait. */
-export function problemOf(tasks: readonly Task[], { shelf, off }: Workshop): OrderProblem {
+/**
+ * Tasks and the waits between them: what the rules say of two tasks of one page, and of the page on the side of the writing arm,
+ * that nothing is begun on it while the facing page is wet.
+ */
+export function problemOf(
+	tasks: readonly Task[],
+	{ shelf, off, leftHanded = false }: Pick<Workshop, 'shelf' | 'off' | 'leftHanded'>
+): OrderProblem {
 	const holding = rulesIn(off);
+	const acrossPages = holding.some((rule) => rule.acrossPages);
+	const armSide = leftHanded ? 0 : 1;
 	return {
-		jobs: tasks.map(({ seconds, pass }) => ({
-			length: seconds,
-			tail: dryingOf(shelf, pass).touch
-		})),
+		jobs: tasks.map(({ seconds, pass, page }) => {
+			const place = page % 2;
+			return {
+				length: seconds,
+				tail: dryingOf(shelf, pass).touch,
+				place,
+				...(acrossPages && place === armSide ? { clear: 1 - place } : {})
+			};
+		}),
 		delays: tasks.flatMap((first, from) =>
 			tasks.flatMap((second, to) => {
 				if (first === second || first.page !== second.page) return [];
@@ -83,7 +98,6 @@ export function tasksOf(
 ): Task[] {
 	const marks = handMarks(plan, run, page);
 	const pasted = pastedOn(run, page).length;
-	if (marks.length === 0 && pasted === 0) return [];
 	const { tones } = paletteOf(themeOn(plan, run, page));
 	const task = (pass: PassId, work: Work, tone?: Tone): Task => ({
 		id: [page, pass, tone].filter(Boolean).join(' '),
@@ -93,6 +107,8 @@ export function tasksOf(
 		seconds: secondsFor(pass, work, pace)
 	});
 	const cut = page === frontOf(page) && isCut(plan, page);
+	// A leaf may be cut for what stands on its back alone.
+	if (marks.length === 0 && pasted === 0) return cut ? [task('cut', noWork)] : [];
 	const lettered = lettersIn(marks, true);
 	const written = lettersIn(marks, false);
 	const pictures =

@@ -6,7 +6,17 @@ import { planRun } from '../fit';
 import { addMonths, monthName, type YearMonth } from '../month';
 import type { Entry } from '../records';
 import { allWishes, type Wish } from '../wish';
-import { carried, effectOf, keptIn, rateFrom, renamed, review, rowsFor, undated, type Count } from '.';
+import {
+	carried,
+	effectOf,
+	keptIn,
+	rateFrom,
+	renamed,
+	review,
+	rowsFor,
+	undated,
+	type Count
+} from '.';
 
 const april: YearMonth = { year: 2027, month: 4 };
 const may: YearMonth = { year: 2027, month: 5 };

@@ -28,8 +28,8 @@
 	let { making, desk, piece, task, now, ondone, onspoilt }: Props = $props();
 
 	const { shelf, tools } = $derived(making.settings);
-	const { delays } = $derived(problemOf(piece.tasks, making.settings));
-	const wait = $derived(waitFor(piece, delays, task, making.done, now));
+	const problem = $derived(problemOf(piece.tasks, making.settings));
+	const wait = $derived(waitFor(piece, problem, task, making.done, now));
 	const mind = $derived(mindAt(task, shelf, desk.plan.notebook.paper, tools));
 </script>
 

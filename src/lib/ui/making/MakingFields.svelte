@@ -164,6 +164,11 @@
 			checked={tools.compass}
 			onchange={(compass) => making.change({ tools: { ...tools, compass } })}
 		/>
+		<Check
+			label="I write with my left hand"
+			checked={making.settings.leftHanded ?? false}
+			onchange={(leftHanded) => making.change({ leftHanded })}
+		/>
 	</div>
 	<NumberField
 		label="A picture, such as the cover’s, takes"

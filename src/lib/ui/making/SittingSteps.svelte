@@ -19,27 +19,15 @@
 	/** Nobody notices a shorter one, in seconds. */
 	const leastWait = 10;
 
-	interface Row {
-		readonly wait: number;
-		readonly id: string;
-		readonly page: number;
-		readonly words: string;
-		readonly seconds: number;
-	}
-
-	function rowsOf({ ordered, tasks }: WorkPiece): Row[] {
-		return ordered.order.flatMap(({ job, start }, at): Row[] => {
-			const task = tasks[job];
-			if (!task) return [];
-			const wait = start - (ordered.order[at - 1]?.end ?? 0);
-			const { id, page, seconds } = task;
-			return [{ wait, id, page, words: taskWords(task), seconds }];
-		});
-	}
+	/** Steps of a piece of the sitting. */
+	const stepsOf = ({ tasks }: WorkPiece) =>
+		sitting.steps.filter(({ task }) => tasks.includes(task));
 
 	const pagesOf = ({ tasks }: WorkPiece) => [...new Set(tasks.map(({ page }) => page))];
 	const pageWords = (pages: readonly number[]) =>
 		pages.length === 1 ? `Page ${pages[0]}` : `Pages ${pages[0]} and ${pages[1]}`;
+	const cutWords = (fronts: readonly number[]) =>
+		`${fronts.length === 1 ? 'Leaf' : 'Leaves'} ${fronts.map((front) => `${front}/${front + 1}`).join(', ')}`;
 	const finished = ({ tasks }: WorkPiece) => tasks.every((task) => making.isDone(task));
 	const taskOf = (piece: WorkPiece, id: string) => piece.tasks.find((task) => task.id === id);
 
@@ -51,13 +39,15 @@
 	}
 </script>
 
-{#each sitting.pieces as piece (`${piece.left} ${piece.part?.[0] ?? ''}`)}
+{#each sitting.pieces as piece (piece.tasks[0]?.id)}
 	<h3 class="pt-4 font-serif text-xl">
-		{pageWords(pagesOf(piece))}{#if piece.part}<span class="text-base text-ink-soft">
+		{piece.cuts ? cutWords(piece.cuts) : pageWords(pagesOf(piece))}{#if piece.part}<span
+				class="text-base text-ink-soft"
+			>
 				, part {piece.part[0]} of {piece.part[1]}</span
 			>{/if}
 		<span class="font-sans text-sm text-ink-soft">{minuteWords(piece.ordered.end)}</span>
-		{#if !piece.part}
+		{#if !piece.part && !piece.cuts}
 			{@const at = days.indexOf(sitting.day)}
 			{@const words = pageWords(pagesOf(piece)).toLowerCase()}
 			<span class="float-right flex gap-2 font-sans text-sm print:hidden">
@@ -83,9 +73,14 @@
 		{/if}
 	</h3>
 	<ol>
-		{#each rowsOf(piece) as { wait, id, page, words, seconds } (id)}
+		{#each stepsOf(piece) as { task, wait, rest } (task.id)}
+			{@const { id, page, seconds } = task}
+			{@const words = taskWords(task)}
 			{#if wait >= leastWait}
 				<li class="py-0.5 pl-9 text-ink-soft italic">{minuteWords(wait)} to dry</li>
+			{/if}
+			{#if rest > 0}
+				<li class="py-0.5 pl-9 text-ink-soft italic">{minuteWords(rest)} of rest for your hand</li>
 			{/if}
 			<li class={id === next ? 'bg-chosen' : ''}>
 				<label class="flex min-h-8 cursor-pointer items-center gap-3 px-2">
@@ -103,7 +98,7 @@
 			</li>
 		{/each}
 	</ol>
-	{#if finished(piece) && !piece.part}
+	{#if finished(piece) && !piece.part && !piece.cuts}
 		<p class="border-l-4 border-calm bg-chosen px-3 py-2 print:hidden" role="status">
 			{pageWords(pagesOf(piece))}
 			{pagesOf(piece).length === 1 ? 'is' : 'are'} finished.

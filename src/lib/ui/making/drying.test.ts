@@ -22,7 +22,15 @@ const piece: WorkPiece = {
 };
 const plan: MakingPlan = {
 	sittings: [
-		{ day: '2027-04-24', at: '20:00', minutes: 50, pieces: [piece], seconds: 240, late: false }
+		{
+			day: '2027-04-24',
+			at: '20:00',
+			minutes: 50,
+			pieces: [piece],
+			steps: [],
+			seconds: 240,
+			late: false
+		}
 	],
 	unseated: [],
 	seconds: 240,
@@ -43,10 +51,10 @@ test('a task waits for what it must not smear', () => {
 	const delays = [{ from: 0, to: 2, least: 180 }];
 	const rule = tasks[2];
 	if (!rule) throw new Error('no task');
-	expect(waitFor(piece, delays, rule, { '4 tint': 0 }, 60_000)?.left).toBe(120);
-	expect(waitFor(piece, delays, rule, { '4 tint': 0 }, 180_000)).toBeUndefined();
+	expect(waitFor(piece, { jobs: [], delays }, rule, { '4 tint': 0 }, 60_000)?.left).toBe(120);
+	expect(waitFor(piece, { jobs: [], delays }, rule, { '4 tint': 0 }, 180_000)).toBeUndefined();
 	// What is not done yet has no clock.
-	expect(waitFor(piece, delays, rule, {}, 60_000)).toBeUndefined();
+	expect(waitFor(piece, { jobs: [], delays }, rule, {}, 60_000)).toBeUndefined();
 });
 
 test('times are told as a clock and in words', () => {

@@ -1,7 +1,10 @@
 import {
 	dryingOf,
+	handRests,
+	handTires,
 	isInked,
 	type MakingPlan,
+	type OrderProblem,
 	type Shelf,
 	type Task,
 	type WorkPiece
@@ -37,7 +40,7 @@ export function wetNow(
 /** Seconds until a task of a piece may be begun, and what it waits for. */
 export function waitFor(
 	{ tasks, ordered: { order } }: WorkPiece,
-	delays: readonly { readonly from: number; readonly to: number; readonly least: number }[],
+	{ delays, jobs }: OrderProblem,
 	task: Task,
 	done: Readonly<Record<string, number>>,
 	now: number
@@ -46,17 +49,17 @@ export function waitFor(
 	const waits = order.flatMap(({ job }): Wet[] => {
 		const before = tasks[job];
 		const at = before && done[before.id];
-		const least = delays.find(({ from, to }) => from === job && to === own)?.least;
+		const { place, tail = 0 } = jobs[job] ?? {};
+		const clear = jobs[own]?.clear;
+		const across = clear !== undefined && clear === place ? tail : 0;
+		const delay = delays.find(({ from, to }) => from === job && to === own)?.least ?? 0;
+		const least = Math.max(delay, across);
 		if (!before || at === undefined || !least) return [];
 		const left = Math.ceil((at - now) / 1000) + least;
 		return left > 0 ? [{ task: before, left }] : [];
 	});
 	return waits.sort((a, b) => b.left - a.left)[0];
 }
-
-/** A hand that ruled or coloured for so long rests for so long, in seconds (common practice). */
-const handTires = 25 * 60;
-const handRests = 5 * 60;
 
 /** Seconds that a hand should rest now: it worked too long without a pause. */
 export function restFor(

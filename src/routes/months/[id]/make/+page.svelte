@@ -5,7 +5,7 @@
 	import { pageOf } from '$lib/core/paper';
 	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
 	import { NotebookKeeper } from '$lib/ui/keeping/notebook-keeper.svelte';
-	import { layOut } from '$lib/core/making';
+	import { layOut, secondsLeft, type Task } from '$lib/core/making';
 	import AtHand from '$lib/ui/making/AtHand.svelte';
 	import { clockWords, minuteWords, restFor, wetNow } from '$lib/ui/making/drying';
 	import { MakingDesk } from '$lib/ui/making/making-desk.svelte';
@@ -58,11 +58,11 @@
 	const next = $derived(sitting && making.next(sitting));
 	const wet = $derived(plan ? wetNow(plan, making.done, making.settings.shelf, now) : []);
 	const rest = $derived(plan ? restFor(plan, making.done, now) : 0);
-	const left = $derived(
-		sitting?.pieces
-			.flatMap(({ tasks }) => tasks)
-			.filter((task) => !making.isDone(task))
-			.reduce((sum, { seconds }) => sum + seconds, 0) ?? 0
+	const isDone = (task: Task) => making.isDone(task);
+	const left = $derived(sitting ? secondsLeft(sitting, isDone) : 0);
+	/** Of all sittings: the same figure, added up. */
+	const leftInAll = $derived(
+		plan ? plan.sittings.reduce((sum, one) => sum + secondsLeft(one, isDone), 0) : 0
 	);
 	const known = $derived(Object.keys(making.settings.pace).length > 0);
 	const range = $derived(known ? ([0.9, 1.15] as const) : ([0.75, 1.4] as const));
@@ -226,13 +226,13 @@
 	<aside aria-label="Sittings and how I work" class="min-w-0 print:hidden">
 		{#if plan && plan.sittings.length > 0}
 			<h2 class="text-xl">
-				{minuteWords(plan.seconds)} in {plan.sittings.length}
+				{minuteWords(leftInAll)} left in {plan.sittings.length}
 				{plan.sittings.length === 1 ? 'sitting' : 'sittings'}
 			</h2>
 			<p class="text-sm text-ink-soft">
-				Between {minuteWords(plan.seconds * range[0])} and {minuteWords(
-					plan.seconds * range[1]
-				)}{known ? ', by your own pace.' : ' until your own pace is known from what you tick off.'}
+				Between {minuteWords(leftInAll * range[0])} and {minuteWords(leftInAll * range[1])}{known
+					? ', by your own pace.'
+					: ' until your own pace is known from what you tick off.'}
 			</p>
 			<ol class="py-2">
 				{#each plan.sittings as { day, seconds, minutes, late, pieces }, index (day)}
