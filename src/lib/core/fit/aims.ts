@@ -31,6 +31,37 @@ export function companyFor(aim: Aim, { comfort }: Prices): Company {
 		: { purpose: stranger * comfort, kept: shared * comfort };
 }
 
+/** A price in terms that a person can weigh. */
+export interface Gap {
+	readonly pages: number;
+	/** Things left out. */
+	readonly leftOut: number;
+	/** Steps of comfort, of which a block has 100 at most. */
+	readonly comfort: number;
+}
+
+/** A difference of prices in pages, things left out and comfort, as the aim weighs them. */
+export function gapOf(aim: Aim, price: number, { want, spare, page, comfort }: Prices): Gap {
+	const leftOut = Math.floor(price / want);
+	const rest = price % want;
+	switch (aim) {
+		case 'fewest-pages':
+			return {
+				leftOut: leftOut + Math.floor((rest % page) / spare),
+				pages: Math.floor(rest / page),
+				comfort: (rest % page) % spare
+			};
+		case 'balanced':
+			return { leftOut, pages: Math.floor(rest / page), comfort: rest % page };
+		case 'roomiest':
+			return {
+				leftOut: leftOut + Math.floor(rest / spare),
+				pages: (rest % spare) % comfort,
+				comfort: Math.floor((rest % spare) / comfort)
+			};
+	}
+}
+
 /**
  * Prices for so many blocks on so many pages, where short weeks lack so many days together. Musts left out come first, then
  * wants, then days; then, for fewest

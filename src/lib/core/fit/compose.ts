@@ -1,5 +1,6 @@
 import { formById, pageSize, type Room } from '../forms';
 import { pageOf, type Page, type Rect, type Size } from '../paper';
+import { gapOf } from './aims';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from './choices';
 import { grown } from './grow';
@@ -23,7 +24,7 @@ import { obstaclesOn } from './pinned';
 import { layoutsOf } from './layouts-of';
 import { weekLabel, weeksMissed } from './parts';
 import type { PlannedProblem } from './problem-of';
-import { reasonFor } from './reasons';
+import { noPlace, ownReason } from './reasons';
 import { onPageOf, sharedRooms, sheetsOf, usableSquares } from './sheets';
 import { isShared } from './hosting';
 import type { Solution } from './solve';
@@ -75,7 +76,7 @@ export function compose(
 	];
 	const pages = usedPages(plan, blocks);
 	const unplaced = lost.map(({ wish, label }): Unplaced => {
-		const reason = reasonFor(plan, wish, blocks);
+		const reason = ownReason(plan, wish) ?? noPlace;
 		return { wish: wish.id, ...(label === undefined ? {} : { part: label }), reason };
 	});
 	unplaced.push(...seated.flatMap(({ choice }) => unseated(choice)));
@@ -102,7 +103,8 @@ export function compose(
 		}),
 		pagesUsed: pages.length,
 		optimal: bound >= solution.cost,
-		bound: solution.cost - bound
+		bound: solution.cost - bound,
+		gap: gapOf(plan.aim, Math.max(0, solution.cost - bound), planned.prices)
 	};
 }
 
@@ -175,11 +177,12 @@ function onPage(
 	const rects = arrange(
 		sheet.size,
 		taken,
-		own.map(({ part: { wish, filler }, choice, rect }) => ({
+		own.map(({ part: { wish }, choice, rect }) => ({
 			rect,
 			form: choice.form.id,
 			grow: (now, others, tallest) => {
-				if (wish.size && !filler) return now;
+				// A size set by hand stays.
+				if (wish.size) return now;
 				// What reaches beyond its own block was offered all that there is.
 				if (choice.inside && !choice.form.wholePage) return now;
 				const larger = choice.stretches ? stretched(sheet.size, others, now) : now;

@@ -1,4 +1,4 @@
-export type { Aim } from './aims';
+export type { Aim, Gap } from './aims';
 export * from './plan';
 export * from './planner';
 export { tooLarge } from './problem-of';

@@ -126,7 +126,11 @@ function noLarger(a: PageChoice, b: PageChoice): boolean {
 }
 
 /** The least height that a wish can take at each width of a room, where it is less than at a smaller width. */
-function leastSizes(plan: Plan, wish: Wish, room: Size): (Size & { readonly choice: Choice })[] {
+export function leastSizes(
+	plan: Plan,
+	wish: Wish,
+	room: Size
+): (Size & { readonly choice: Choice })[] {
 	const ruled = (w: number, h: number) =>
 		choicesIn(plan, wish, { span: 'page', w, h }, true).find(
 			({ room, inside }) => room.span === 'page' && !inside?.left.length

@@ -5,7 +5,7 @@ import type { Notebook, Rect, Page } from '../paper';
 import type { Facts, Room } from '../forms';
 import type { Theme } from '../theme';
 import type { Wish } from '../wish';
-import type { Aim } from './aims';
+import type { Aim, Gap } from './aims';
 import type { Lay } from './steady';
 
 /** What a page's names and counts followed from when it was drawn. */
@@ -112,6 +112,8 @@ export interface Run {
 	readonly optimal: boolean;
 	/** How much lower the aim's cost could be at most. */
 	readonly bound: number;
+	/** The same in pages, things left out and comfort. */
+	readonly gap: Gap;
 }
 
 /** Where the wishes of a run lie, but for weekly pages, which have many places. */
@@ -148,7 +150,8 @@ export const emptyRun: Run = {
 	art: [],
 	pagesUsed: 0,
 	optimal: true,
-	bound: 0
+	bound: 0,
+	gap: { pages: 0, leftOut: 0, comfort: 0 }
 };
 
 /** What is kept of a month: everything a plan needs but its notebook and the person's language. */

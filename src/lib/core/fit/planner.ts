@@ -3,6 +3,7 @@ import { stating, type PlannedProblem } from './problem-of';
 import type { Plan, Run } from './plan';
 import { Meter, metered, PackingCache, solve, type Progress } from './solve';
 import { steadied, type Priced } from './steady';
+import { explained } from './why-not';
 
 /** A run as it stands while it is still being improved. */
 export interface Planning {
@@ -20,6 +21,9 @@ export interface WorkLimit {
 
 /** Eight times what the largest ordinary month takes; what is not proven by then is said in the bound. */
 export const usualLimit: WorkLimit = { all: 6_000_000, search: 500_000 };
+
+/** A try that is not settled by then counts as it stands. */
+const workOfTry = 40_000;
 
 /**
  * Plans bit by bit: hands over after every few milliseconds of work what is best so far (nothing at first), so that
@@ -60,6 +64,10 @@ function* planned(
 		);
 		return { cost: value.best.cost, run: drawUp(value), all: !lost };
 	}
+	/** A run for a plan that is only tried, as good as can be told with little work. */
+	function* little(other: Plan): Generator<unknown, Run> {
+		return (yield* solved(yield* stating(other), other, workOfTry)).run;
+	}
 	const stated = yield* asBefore(stating(plan), nothingYet);
 	const usual = yield* solved(stated, plan, limit.search);
 	if (meter.spent >= limit.all) return usual.run;
@@ -74,7 +82,11 @@ function* planned(
 	yield shown;
 	const closer = yield* asBefore(stating(plan, true), shown);
 	const thorough = yield* asBefore(solved(closer), shown);
-	return thorough.cost <= usual.cost ? thorough.run : usual.run;
+	const found = thorough.cost <= usual.cost ? thorough.run : usual.run;
+	return yield* asBefore(
+		explained(plan, found, little, () => meter.spent >= limit.all),
+		{ run: () => found }
+	);
 }
 
 /** A run that was worked out to the end. */
@@ -92,7 +104,8 @@ const nothingYet: Planning = {
 		art: [],
 		pagesUsed: 0,
 		optimal: false,
-		bound: 0
+		bound: 0,
+		gap: { pages: 0, leftOut: 0, comfort: 0 }
 	})
 };
 

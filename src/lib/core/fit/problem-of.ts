@@ -31,6 +31,8 @@ export interface PlannedProblem {
 	readonly problem: Problem;
 	/** What no run can cost less than, where the problem allows less than the plan does. */
 	readonly bound: number | undefined;
+	/** What its prices are made of. */
+	readonly prices: Prices;
 	/** Squares that the problem adds to every block and page, right and below, so that neighbours do not touch. */
 	readonly air: number;
 	readonly sheets: readonly Sheet[];
@@ -276,7 +278,7 @@ function* state(
 	const bound = problem.items.every((item, index) => item === problemItems[index])
 		? undefined
 		: lowerBound(all);
-	return { problem, bound, air, sheets, items, fixed, impossible };
+	return { problem, bound, prices, air, sheets, items, fixed, impossible };
 }
 
 /**

@@ -1,57 +1,56 @@
 import type { Room } from '../forms';
 import type { Wish } from '../wish';
-import { squares, type Rect } from '../paper';
+import type { Size } from '../paper';
 import { formsOf, misfitIn, kindOf, spansOf } from './choices';
 import { choicesIn } from './hosting';
-import type { Block, Plan } from './plan';
-import { facing, sheetsOf, within, type Sheet } from './sheets';
-import { largestEmpty } from './space';
+import { leastSizes } from './options';
+import type { Plan } from './plan';
+import { facing, sheetsOf, type Sheet } from './sheets';
 
-/** What is missing for a wish, in squares, beside the blocks that found their place. */
-export function reasonFor(plan: Plan, wish: Wish, blocks: readonly Block[]): string {
+/** Said of what finds no place, as long as nothing else is proved. */
+export const noPlace = 'no place found';
+
+/** What keeps a wish from standing even in an empty book; undefined where only the others do. */
+export function ownReason(plan: Plan, wish: Wish): string | undefined {
 	const sheets = sheetsOf(plan);
 	if (sheets.length === 0) return 'the notebook has no free page';
 	const { pin } = wish;
 	if (pin && !sheets.some((sheet) => sheet.page.number === pin.page))
 		return `page ${pin.page} is not one of the free pages`;
-	const rooms = sheets.flatMap((sheet) => sheet.rooms);
-	const largest = rooms.reduce((a, b) => (b.w * b.h > a.w * a.h ? b : a), { w: 0, h: 0 });
-	const room: Room = { span: 'page', ...(wish.size ?? largest) };
-	const whole = choicesIn(plan, wish, room);
-	const spans = new Set(formsOf(wish).flatMap((form) => spansOf(wish, form)));
-	if (spans.size === 0) return `${kindOf(wish).name} cannot be ruled over a ${wish.span ?? 'page'}`;
-	if (spans.has('spread') && !spans.has('page')) return spreadReason(plan, wish, sheets);
-	if (whole.length === 0) {
-		const misfit = misfitIn(plan, wish, room);
-		if (misfit) return misfit.reason;
+	const forms = formsOf(wish);
+	const spans = new Set(forms.flatMap((form) => spansOf(wish, form)));
+	if (spans.size === 0) {
+		const name = forms[0]?.name ?? kindOf(wish).name;
+		return wish.span === 'spread'
+			? `“${name}” cannot be ruled over two pages: another layout can, or one page`
+			: `“${name}” is ruled over two pages only`;
 	}
+	if (spans.has('spread') && !spans.has('page')) return spreadReason(plan, wish, sheets);
+	const largest = largestRoom(sheets);
+	const room: Room = { span: 'page', ...(wish.size ?? largest) };
 	if (wish.size && (wish.size.w > largest.w || wish.size.h > largest.h))
 		return `${wish.size.w} × ${wish.size.h} squares are wanted and a page has ${largest.w} × ${largest.h}`;
-	const smallest = whole
-		.flatMap(({ room }) => (room.span === 'page' ? [room] : []))
-		.reduce((a, b) => (b.w * b.h < a.w * a.h ? b : a), largest);
-	const left = sheets
-		.flatMap((sheet) => {
-			const { number } = sheet.page;
-			const taken = blocks.flatMap(({ pieces }) =>
-				pieces.flatMap(({ page, rect }) =>
-					page === number ? within(rect, sheet.origin, sheet.size) : []
-				)
-			);
-			const rect = largestEmpty(sheet.size, [...taken, ...sheet.lost]);
-			return rect ? [{ page: sheet.page.number, rect }] : [];
-		})
-		.reduce<{ page: number; rect: Rect } | undefined>(
-			(a, b) => (!a || b.rect.w * b.rect.h > a.rect.w * a.rect.h ? b : a),
-			undefined
-		);
-	const needs = `at least ${smallest.w} × ${smallest.h} squares are needed`;
-	return left
-		? `${needs}; the largest place left is ${left.rect.w} × ${left.rect.h} on page ${left.page}`
-		: `${needs} and every free page is full (${squares(0)} left)`;
+	if (choicesIn(plan, wish, room).length > 0) return undefined;
+	return misfitIn(plan, wish, room)?.reason;
 }
 
-function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string {
+function largestRoom(sheets: readonly Sheet[]): Size {
+	return sheets
+		.flatMap((sheet) => sheet.rooms)
+		.reduce((a, b) => (b.w * b.h > a.w * a.h ? b : a), { w: 0, h: 0 });
+}
+
+/** The fewest squares that a wish can take on a page, in the width that needs the least. */
+export function leastSize(plan: Plan, wish: Wish): Size {
+	const largest = largestRoom(sheetsOf(plan));
+	if (wish.size) return wish.size;
+	return leastSizes(plan, wish, largest).reduce<Size>(
+		(a, b) => (b.w * b.h < a.w * a.h ? { w: b.w, h: b.h } : a),
+		largest
+	);
+}
+
+function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string | undefined {
 	const pairs = sheets.flatMap((_, index) => {
 		const pair = facing(sheets, index);
 		return pair ? [pair] : [];
@@ -71,5 +70,5 @@ function spreadReason(plan: Plan, wish: Wish, sheets: readonly Sheet[]): string 
 	};
 	const misfit = choicesIn(plan, wish, room).length === 0 && misfitIn(plan, wish, room);
 	if (misfit) return misfit.reason;
-	return 'two facing empty pages, a left and a right one, are needed; none is left after what comes before';
+	return undefined;
 }

@@ -108,7 +108,7 @@ describe('which weeks', () => {
 		const chosen: Wish = { ...touching({ pagesPerWeek: 1 }), form: 'week-staggered' };
 		const { blocks, unplaced } = planRun(planWith([chosen]));
 		expect(blocks.filter(({ form }) => form !== 'week-short')).toEqual([]);
-		expect(unplaced[0]?.reason).toBe('Weekly pages cannot be ruled over a page');
+		expect(unplaced[0]?.reason).toBe('“Week in staggered boxes” is ruled over two pages only');
 	});
 });
 

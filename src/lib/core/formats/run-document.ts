@@ -8,6 +8,7 @@ import {
 	type Unread,
 	remediesFor,
 	sharedPages,
+	type Gap,
 	type SharedPage,
 	usableSquares,
 	type Plan,
@@ -70,6 +71,8 @@ export interface RunDocument {
 		readonly pagesUsed: number;
 		readonly optimal: boolean;
 		readonly bound: number;
+		/** The bound in pages, things left out and comfort. */
+		readonly gap: Gap;
 		/** Pages on which things of different purposes stand, and why. */
 		readonly shared: readonly SharedPage[];
 		readonly openings: readonly OpeningDocument[];
@@ -121,6 +124,7 @@ export function runDocument(plan: Plan, run: Run, include: Included): RunDocumen
 			pagesUsed: run.pagesUsed,
 			optimal: run.optimal,
 			bound: run.bound,
+			gap: run.gap,
 			shared: sharedPages(plan, run),
 			...cutDocuments(plan),
 			unread: unreadIn(plan, run),

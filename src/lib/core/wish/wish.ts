@@ -33,7 +33,7 @@ export interface Weeks {
 export interface Place {
 	readonly span?: Span;
 	readonly side?: Side;
-	/** Exact size, but a minimum for fillers. */
+	/** The exact size, whatever else is free; fillers keep it too. */
 	readonly size?: Size;
 	readonly pin?: Pin;
 	/** Id of the wish that must lie on the other page of the same spread; void when either is left out. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sharedPages } from '$lib/core/fit';
+	import { sharedPages, type Gap } from '$lib/core/fit';
 	import type { MonthDesk } from './month-desk.svelte';
 
 	/** How good the run is known to be. */
@@ -8,10 +8,20 @@
 	const words = $derived.by(() => {
 		if (desk.planning) return 'Looking for a better run …';
 		if (desk.run.pages.length === 0) return '';
-		if (desk.run.optimal)
-			return 'Of all sizes tried, no run is better for this aim: that is proven.';
-		return `Of the sizes tried, a better run may exist: by at most ${desk.run.bound} points of this aim.`;
+		if (desk.run.optimal) return 'Best fit found.';
+		return `A better fit may exist: by ${gapWords(desk.run.gap)} at most.`;
 	});
+
+	function gapWords({ pages, leftOut, comfort }: Gap): string {
+		const count = (many: number, one: string, more: string) =>
+			many > 0 ? [`${many} ${many === 1 ? one : more}`] : [];
+		const parts = [
+			...count(leftOut, 'thing that is left out', 'things that are left out'),
+			...count(pages, 'page', 'pages'),
+			...count(comfort, 'step of comfort', 'steps of comfort')
+		];
+		return parts.join(' and ') || 'very little';
+	}
 	const shared = $derived(desk.planning ? [] : sharedPages(desk.plan, desk.run));
 </script>
 
