@@ -5,6 +5,9 @@ import { join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { a5 } from '../support/arbitraries';
 
+const mostTries = 120;
+const pauseMs = 500;
+
 /** What kills did: how many changes were lost that the server had said were kept, and what would not start. */
 export interface Killed {
 	readonly kills: number;
@@ -105,12 +108,7 @@ export function killsDuringSaves(kills: number): Promise<Killed> {
 			}
 			await killed;
 			if ((await server.start()) !== undefined) neverStarted++;
-			// A write on top of nothing is refused with what is kept now.
-			const now = await server.json('PUT', `/app/notebooks/${made.body.id}`, {
-				revision: 1_000_000,
-				notebook: a5
-			});
-			const { revision, notebook } = now.body.current;
+			const { revision, notebook } = await keptNow(server, made.body.id);
 			// The change that was under way may be kept or not.
 			if (revision < kept.revision) lost++;
 			kept = { revision, name: notebook.name };
@@ -118,6 +116,18 @@ export function killsDuringSaves(kills: number): Promise<Killed> {
 		await server.kill();
 		return { kills, acknowledged, lost, neverStarted };
 	});
+}
+
+/** What is kept of a notebook: a write on top of nothing is refused with it, and with 503 as long as the machine is busy. */
+async function keptNow(server: Server, id: string) {
+	for (let tries = 0; tries < mostTries; tries++) {
+		const wrong = { revision: 1_000_000, notebook: a5 };
+		const { status, body } = await server.json('PUT', `/app/notebooks/${id}`, wrong);
+		if (status === 409) return body.current;
+		if (status !== 503) throw new Error(`an answer of ${status}: ${JSON.stringify(body)}`);
+		await setTimeout(pauseMs);
+	}
+	throw new Error('the server was busy all the time');
 }
 
 /** Kills the very first start again and again at other moments; the next one must hold the demo once. */

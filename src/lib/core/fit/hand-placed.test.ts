@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { often } from '../../../../tests/support/effort';
-import { anyPlan, planWith } from '../../../../tests/support/arbitraries';
+import { a5, anyPlan, planWith } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
 import { formById } from '../forms';
 import type { Wish } from '../wish';
@@ -50,6 +50,26 @@ test('wherever a block may stay, the next run has it, at that size and nothing b
 		}),
 		{ numRuns: often(150) }
 	);
+});
+
+test('what a hand puts into another page stays on it, where that page could lie elsewhere too', () => {
+	// The picture of a cover that was taken onto one page less, in the month after the one that was looked at.
+	const notebook = { ...a5, freePages: [{ first: 12, last: 15 }] };
+	const free = planWith(
+		[
+			{ id: 'host', kind: 'composed', members: [{ id: 'tasks', kind: 'tasks' }] },
+			{ id: 'whole', kind: 'month-calendar', span: 'spread', importance: 'must' }
+		],
+		{ notebook }
+	);
+	const before = planRun(free);
+	const tasks = before.blocks.find(({ wish }) => wish === 'tasks');
+	if (!tasks) throw new Error('no tasks');
+	const [{ page }] = tasks.pieces;
+	const wishes = holdAt(free, before, tasks, piecesAt(tasks, page, { x: 4, y: 9, w: 14, h: 12 }));
+	expect(wishes.find(({ id }) => id === 'host')).toMatchObject({ pin: { page }, span: 'page' });
+	const after = planRun({ ...free, wishes });
+	expect(after.blocks.find(({ wish }) => wish === 'tasks')?.pieces[0].page).toBe(page);
 });
 
 test('a size that was set gives way to the one a hand gives', () => {

@@ -104,7 +104,8 @@ export function holdAt(plan: Plan, run: Run, block: Block, pieces: Pieces): read
 			home.host.wish === block.host?.wish
 				? withChanged(plan.wishes, block.wish, (wish) => ({ ...wish, ...place }))
 				: intoHost(plan.wishes, block.wish, home.host.wish, place);
-		return withChanged(inside, block.wish, (wish) => ({ ...wish, form, size: undefined }));
+		const placed = withChanged(inside, block.wish, (wish) => ({ ...wish, form, size: undefined }));
+		return onItsPage(run, placed, home.host);
 	}
 	const wishes = block.host ? outOfHost(plan.wishes, block.wish) : plan.wishes;
 	return wishes.map((wish): Wish => {
@@ -116,6 +117,20 @@ export function holdAt(plan: Plan, run: Run, block: Block, pieces: Pieces): read
 		}
 		const held: Pin = { page, ...rect, ...alone };
 		return { ...wish, form, span: 'page', side: undefined, size: undefined, pin: held };
+	});
+}
+
+/**
+ * Wishes with the outermost host of a room bound to the page on which it lies: what a hand has put into it would go along to
+ * another one else. Weeks have their pages by their set.
+ */
+function onItsPage(run: Run, wishes: readonly Wish[], host: Block): readonly Wish[] {
+	const outer = [host, ...hostsOf(run, host)].at(-1) ?? host;
+	const [{ page }, second] = outer.pieces;
+	if (outer.as.part) return wishes;
+	return wishes.map((wish): Wish => {
+		if (wish.id !== outer.wish || wish.pin) return wish;
+		return { ...wish, pin: { page }, span: second ? 'spread' : 'page' };
 	});
 }
 
