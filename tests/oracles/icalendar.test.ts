@@ -39,6 +39,23 @@ describe('calendar files', () => {
 		]);
 	});
 
+	test('an event that ends at midnight does not stand on the next day, whichever zone tells its end', () => {
+		for (const times of [
+			'DTSTART;TZID=Europe/Berlin:20270503T200000\r\nDTEND;TZID=Europe/Berlin:20270504T000000',
+			'DTSTART:20270503T180000Z\r\nDTEND:20270503T220000Z',
+			'DTSTART;TZID=Europe/Berlin:20270503T233000\r\nDTEND:20270503T220000Z',
+			'DTSTART:20270503T200000\r\nDTEND:20270504T000000',
+			'DTSTART;TZID=Europe/Berlin:20270503T200000\r\nDURATION:PT4H'
+		]) {
+			const zone = times.includes('TZID') || times.includes('Z') ? 'Europe/Berlin' : 'UTC';
+			const found = eventsIn(calendar(`SUMMARY:Night\r\n${times}`), zone);
+			expect(
+				found.map(({ day }) => day),
+				times
+			).toEqual([3]);
+		}
+	});
+
 	test('times are shown as the clock of the person shows them', () => {
 		const text = calendar('SUMMARY:Choir\r\nDTSTART:20270512T223000Z\r\nDTEND:20270512T233000Z');
 		expect(eventsIn(text, 'Europe/Berlin')).toEqual([{ day: 13, time: '00:30', text: 'Choir' }]);

@@ -11,6 +11,7 @@ export interface LocalMoment extends LocalDate {
 }
 
 const dayMs = 86_400_000;
+const minuteMs = 60_000;
 
 /** Days since 1970-01-01. */
 export function dayNumber({ year, month, day }: LocalDate): number {
@@ -61,7 +62,9 @@ export class Clock {
 			return Date.UTC(year, month - 1, day, hour, minute);
 		};
 		// Twice: the offset that holds at the guess may not hold at the moment itself.
-		const first = wallMs - (shown(wallMs) - wallMs);
-		return new Date(first - (shown(first) - wallMs));
+		// What it shows is told to the minute, so the part of one is set aside: just before midnight is not midnight.
+		const wall = Math.floor(wallMs / minuteMs) * minuteMs;
+		const first = wall - (shown(wall) - wall);
+		return new Date(first - (shown(first) - wall) + (wallMs - wall));
 	}
 }

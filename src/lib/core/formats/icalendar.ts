@@ -129,7 +129,7 @@ class CalendarReader {
 		// The end of an event is the first moment after it.
 		const last = end.isDate
 			? shifted(end, -1)
-			: this.localOf(end, zone, isLater(end, start) ? 1 : 0);
+			: this.localOf(end, zone, this.momentOf(end, zone) > this.momentOf(start, zone) ? 1 : 0);
 		const firstDay = dayNumber(first);
 		const lastDay = Math.max(firstDay, dayNumber(last));
 		const monthStart = dayNumber({ ...this.reading.month, day: 1 });
@@ -150,13 +150,20 @@ class CalendarReader {
 		earlier: number
 	): LocalDate & { readonly time?: string } {
 		if (time.isDate) return { year: time.year, month: time.month, day: time.day };
-		const asWritten = wallMs(time) - earlier;
-		// Times of no zone, or of one that is known neither here nor in the file, stand as they are written.
-		if (time.zone.tzid === 'floating') {
-			const there = zone && this.clockOf(zone);
-			return there ? this.clock.at(there.momentOf(asWritten)) : utc.at(new Date(asWritten));
-		}
-		return this.clock.at(new Date(time.toUnixTime() * 1000 - earlier));
+		const moment = new Date(this.momentOf(time, zone) - earlier);
+		// Times of no zone stand as they are written.
+		return this.isFree(time, zone) ? utc.at(moment) : this.clock.at(moment);
+	}
+
+	/** When a time is, in ms; of one that is of no zone, or of one that is known neither here nor in the file, as if it were UTC. */
+	private momentOf(time: CalendarTime, zone: string | undefined): number {
+		if (time.zone.tzid !== 'floating') return time.toUnixTime() * 1000;
+		const there = zone && this.clockOf(zone);
+		return there ? there.momentOf(wallMs(time)).getTime() : wallMs(time);
+	}
+
+	private isFree(time: CalendarTime, zone: string | undefined): boolean {
+		return time.zone.tzid === 'floating' && !(zone && this.clockOf(zone));
 	}
 
 	private clockOf(timeZone: string): Clock | undefined {
@@ -168,12 +175,6 @@ class CalendarReader {
 			);
 		return clock;
 	}
-}
-
-/** Whether an event lasts at all: start and end may be told by the clocks of different zones. */
-function isLater(end: CalendarTime, start: CalendarTime): boolean {
-	const floating = [end, start].some(({ zone }) => zone.tzid === 'floating');
-	return floating ? wallMs(end) > wallMs(start) : end.toUnixTime() > start.toUnixTime();
 }
 
 const utc = new Clock('UTC');

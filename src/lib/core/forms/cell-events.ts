@@ -40,7 +40,7 @@ function words({ time, text }: PlannedEvent): string {
 	return time ? `${time} ${text}` : text;
 }
 
-/** Fewer letters of an event's words than these beside its time say nothing. */
+/** Fewer letters of an event's words than these beside its time, the full stop among them, say nothing. */
 const leastWords = 2;
 
 /** An event on one line of a width: whole, or its words shortened; without its time only where hardly a word would be left. */
@@ -49,7 +49,7 @@ export function fitEvent(event: PlannedEvent, width: number, { hand }: Setting):
 	if (letters(words(event)).length <= most) return words(event);
 	const time = event.time ? `${event.time} ` : '';
 	const left = most - time.length;
-	return left > leastWords ? time + shortened(event.text, left) : shortened(event.text, most);
+	return left >= leastWords ? time + shortened(event.text, left) : shortened(event.text, most);
 }
 
 function shortened(text: string, most: number): string {

@@ -53,6 +53,25 @@ describe('headers and dates', () => {
 		expect(written(marks, '3')[0]).toMatchObject({ x, y: 6 + y, style: 'figure' });
 	});
 
+	test('events wrap while rows are free, keep their times, and are shortened last', () => {
+		const lines = (cell: { w: number; h: number }, ...events: { text: string; time?: string }[]) =>
+			marksOf('month-grid', { cell, events: events.map((event) => ({ day: 3, ...event })) })
+				.flatMap((mark) => (mark.kind === 'text' && mark.style === 'hand' ? [mark] : []))
+				.filter(({ h, text }) => h === 1 && !/^(Mo|Tu|We|Th|Fr|Sa|Su)/.test(text))
+				.map(({ text }) => text);
+		const concert = { time: '19:30', text: 'Concert at sea' };
+		// Cells of 4 squares hold 8 letters of the usual hand; below the date 5 rows are free.
+		expect(lines({ w: 4, h: 6 }, concert)).toEqual(['19:30', 'Concert', 'at sea']);
+		// Two rows for two events: the first words go, the time stays.
+		expect(lines({ w: 4, h: 3 }, concert, { text: 'Oil' })).toEqual(['19:30 C.', 'Oil']);
+		expect(lines({ w: 4, h: 4 }, concert, { text: 'Oil' })).toEqual(['19:30', 'Concert.', 'Oil']);
+		expect(lines({ w: 4, h: 6 }, { text: 'Rye and salt' }, { text: 'Oil' })).toEqual([
+			'Rye and',
+			'salt',
+			'Oil'
+		]);
+	});
+
 	test('events stand in the rows that the date leaves', () => {
 		const wish = { cell: { w: 4, h: 3 }, events: [{ day: 3, text: 'Oil' }] };
 		const rowOf = (dates: string) =>

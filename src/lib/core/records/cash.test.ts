@@ -63,3 +63,26 @@ test('what came in less what went out is carried over', () => {
 	// Who says nothing of what came in has no balance.
 	expect(cash([sum('out', 1, '5.00')])).toBeUndefined();
 });
+
+test('a table with columns for both ways is added up by the way that each column says', () => {
+	const columns = [
+		{ name: 'What', width: 8 },
+		{ name: 'In ¤', width: 4, holds: 'money' as const },
+		{ name: 'Out ¤', width: 4, holds: 'money' as const }
+	];
+	const plan = planWith([{ id: 'book', kind: 'spending', columns }]);
+	const [tracker] = trackersOf(plan, planRun(plan));
+	if (!tracker) throw new Error('no table');
+	const sum = (row: number, column: string, value: string): Entry => ({
+		wish: 'book',
+		about: `row=${row}&column=${encodeURIComponent(column)}`,
+		holds: 'money',
+		value
+	});
+	const entries = [sum(1, 'In ¤', '2400.00'), sum(2, 'Out ¤', '4.20'), sum(3, 'Out ¤', '10.00')];
+	const month = monthShape({ year: 2027, month: 5 }, 'monday');
+	const tally = tallyOf(tracker, entries, { month, hand: plan.hand, until: 31 });
+	if (tally?.of !== 'rows') throw new Error('no rows');
+	expect(tally.money).toMatchObject({ total: 1420, against: 240_000 });
+	expect(cashOf([{ tracker, tally }])).toEqual({ income: 240_000, spending: 1420, left: 238_580 });
+});

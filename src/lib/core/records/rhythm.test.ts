@@ -35,6 +35,31 @@ describe('how a habit went (common practice, counted by hand)', () => {
 		expect(habitTally(item, may, done(1, 2, 3, 4, 5), 9)).toMatchObject({ met: 5, due: 5 });
 	});
 
+	test('a threshold is met by what reaches it, and due on days that have a value', () => {
+		const item: Item = { name: 'Steps', rhythm: 'threshold', goal: 8000 };
+		const tally = habitTally(
+			item,
+			may,
+			marked([
+				[1, '8000'],
+				[2, '7999'],
+				[3, 'x'],
+				[5, '-'],
+				[6, 'o'],
+				[7, '12000']
+			]),
+			31
+		);
+		expect(tally).toMatchObject({ met: 3, due: 5, longest: 1, present: 1 });
+	});
+
+	test('a monthly habit is not due before it begins', () => {
+		const item: Item = { name: 'Oil the bellows', rhythm: 'monthly' };
+		expect(habitTally(item, may, done(), 9, 20)).toMatchObject({ met: 0, due: 0 });
+		expect(habitTally(item, may, done(), 20, 20)).toMatchObject({ met: 0, due: 1 });
+		expect(habitTally(item, may, done(25), 31, 20)).toMatchObject({ met: 1, due: 1 });
+	});
+
 	test('a day that was not due counts for nothing and ends no row', () => {
 		const tally = habitTally(
 			{ name: 'Walk' },
