@@ -68,6 +68,11 @@ function* planned(
 	function* little(other: Plan): Generator<unknown, Run> {
 		return (yield* solved(yield* stating(other), other, workOfTry)).run;
 	}
+	/** A run with the causes of what found no place. */
+	function* told(run: Run): Generator<Planning, Run> {
+		const explaining = explained(plan, run, little, () => meter.spent >= limit.all);
+		return yield* asBefore(explaining, { run: () => run });
+	}
 	const stated = yield* asBefore(stating(plan), nothingYet);
 	const usual = yield* solved(stated, plan, limit.search);
 	if (meter.spent >= limit.all) return usual.run;
@@ -76,17 +81,14 @@ function* planned(
 		const steady = steadied(plan, usual, function* (held) {
 			return yield* solved(yield* asBefore(stating(held), shown), held);
 		});
-		return yield* asBefore(steady, shown);
+		return yield* told(yield* asBefore(steady, shown));
 	}
 	// Before a wish is said to have no place, all are tried at every width.
 	yield shown;
 	const closer = yield* asBefore(stating(plan, true), shown);
 	const thorough = yield* asBefore(solved(closer), shown);
 	const found = thorough.cost <= usual.cost ? thorough.run : usual.run;
-	return yield* asBefore(
-		explained(plan, found, little, () => meter.spent >= limit.all),
-		{ run: () => found }
-	);
+	return yield* told(found);
 }
 
 /** A run that was worked out to the end. */

@@ -69,10 +69,18 @@ export function blocksOf(plan: Plan, seated: Seated, host?: Host): Block[] {
 	];
 }
 
+const noRoomIn = 'there is no room for it in “';
+const besideOthers = '” beside the others';
+
+/** Whether a reason says that a member found no room beside the others. */
+export function isCrowded(reason: string): boolean {
+	return reason.startsWith(noRoomIn) && reason.endsWith(besideOthers);
+}
+
 /** Members that found no place with their host. */
 export function unseated({ inside, as, form }: Choice): Unplaced[] {
 	if (!inside) return [];
-	const reason = `there is no room for it in “${as.title ?? form.name}” beside the others`;
+	const reason = `${noRoomIn}${as.title ?? form.name}${besideOthers}`;
 	return [
 		...inside.left.map((wish): Unplaced => {
 			const cannot = wish.room === bothPages && !mayLieOver(wish);

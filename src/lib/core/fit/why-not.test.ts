@@ -85,6 +85,16 @@ describe('what finds no place names the true cause', () => {
 		expect(alone(Number(h))).toBe(0);
 	});
 
+	test('the others in a page, or the page itself', () => {
+		const member = (id: string, h: number) => sized(id, 28, h, { importance: 'spare' });
+		const host = (...members: Wish[]) =>
+			Object.values(reasons([{ id: 'host', kind: 'composed', form: 'composed', members }], 13, 13));
+		expect(host(member('a', 30), member('b', 30))).toEqual([
+			expect.stringMatching(/beside the others$/)
+		]);
+		expect(host(member('a', 60))[0]).toMatch(/has no room for it, even by itself$/);
+	});
+
 	test('beyond twelve none is named', () => {
 		const many = Array.from({ length: 14 }, (_, at) => sized(`n${at}`, 28, 40));
 		const found = Object.values(reasons(many, 12, 12));

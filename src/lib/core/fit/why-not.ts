@@ -1,7 +1,8 @@
-import { allWishes, type Wish } from '../wish';
+import { allWishes, hostOf, type Wish } from '../wish';
 import { kindOf } from './choices';
 import type { Plan, Run, Unplaced } from './plan';
 import { leastSize, noPlace } from './reasons';
+import { isCrowded } from './seated';
 
 /** So many refusals are proved; of the others no cause is named. */
 const mostProved = 12;
@@ -40,14 +41,29 @@ export function* explained<T>(
 			break;
 		}
 	}
+	for (const { wish: id, reason } of run.unplaced.slice(0, mostProved)) {
+		const host = hostOf(plan.wishes, id);
+		if (!host || !isCrowded(reason) || enough()) continue;
+		const other = yield* tried({ ...plan, wishes: plan.wishes.map((one) => onlyFor(one, id)) });
+		if (lost(other, id) > 0) proved.set(id, `${nameOf(host)} has no room for it, even by itself`);
+	}
 	if (proved.size === 0) return run;
 	return {
 		...run,
 		unplaced: run.unplaced.map((one): Unplaced => {
-			const reason = one.reason === noPlace ? proved.get(one.wish) : undefined;
+			const told = one.reason === noPlace || isCrowded(one.reason);
+			const reason = told ? proved.get(one.wish) : undefined;
 			return reason === undefined ? one : { ...one, reason };
 		})
 	};
+}
+
+/** A wish that holds another one, deep down or not, with no other members beside it. */
+function onlyFor(wish: Wish, id: string): Wish {
+	const { members } = wish;
+	if (!members || !allWishes(members).some((member) => member.id === id)) return wish;
+	const kept = members.filter((member) => allWishes([member]).some((one) => one.id === id));
+	return { ...wish, members: kept.map((member) => onlyFor(member, id)) };
 }
 
 const nameOf = (wish: Wish) => `“${wish.title || kindOf(wish).name}”`;
