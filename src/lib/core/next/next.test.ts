@@ -288,9 +288,9 @@ describe('what the next month should hold', () => {
 	test('what was done far more often than was meant is meant so often', () => {
 		const busy = keptIn(plan, run, marks('Scales', 30));
 		const [more] = review([busy], may).proposals;
-		expect(more?.what).toBe('Scales every day instead of 3 a week');
+		expect(more?.what).toBe('Scales every day instead of 4 a week');
 		const five = keptIn(plan, run, marks('Scales', 22));
-		expect(review([five], may).proposals[0]?.what).toBe('Scales 5 a week instead of 3');
+		expect(review([five], may).proposals[0]?.what).toBe('Scales 5 a week instead of 4');
 	});
 
 	test('what does not fit a page twice as high goes on on another one', () => {
@@ -313,7 +313,7 @@ describe('what the next month should hold', () => {
 		const rows = after.blocks
 			.filter(({ wish }) => wish === 'spending')
 			.reduce((sum, { facts }) => sum + (facts.capacity ?? 0), 0);
-		expect(effectOf(less, run, after).what).toContain(`Spending: ${rows} rows instead of ${ruled}`);
+		expect(effectOf(less, run, after).what).toContain(`${less.rows?.name}: ${rows} rows instead of ${ruled}`);
 		expect(rows).toBeLessThanOrEqual(1.5 * (less.rows?.needed ?? 0));
 		expect(effectOf(less, run, run).what).toBeUndefined();
 	});
