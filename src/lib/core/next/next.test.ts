@@ -313,7 +313,9 @@ describe('what the next month should hold', () => {
 		const rows = after.blocks
 			.filter(({ wish }) => wish === 'spending')
 			.reduce((sum, { facts }) => sum + (facts.capacity ?? 0), 0);
-		expect(effectOf(less, run, after).what).toContain(`${less.rows?.name}: ${rows} rows instead of ${ruled}`);
+		expect(effectOf(less, run, after).what).toContain(
+			`${less.rows?.name}: ${rows} rows instead of ${ruled}`
+		);
 		expect(rows).toBeLessThanOrEqual(1.5 * (less.rows?.needed ?? 0));
 		expect(effectOf(less, run, run).what).toBeUndefined();
 	});
