@@ -77,7 +77,7 @@ describe('too much', () => {
 
 	test('is said with what is too much', async () => {
 		const weekly = { kind: 'weekly-pages', weeks: { pagesPerWeek: 4 } };
-		const answer = await post('/api/v1/plan', { ...demoMonth, wishes: wishes(60, weekly) });
+		const answer = await post('/api/v1/plan', { ...demoMonth, wishes: wishes(200, weekly) });
 		expect(answer.status).toBe(422);
 		expect((await answer.json()).detail).toMatch(
 			/^wishes ask for too much at once: \d+ blocks on \d+ pages/
