@@ -26,7 +26,7 @@ test('a sitting is worked through, with what dries, and goes on after a reload',
 	// As many sittings of fifty minutes as the month takes, from the last week of April on.
 	const all = await page.getByRole('heading', { name: /h .* in \d+ sittings$/ }).textContent();
 	const [, hours, minutes, count] =
-		/(\d+) h(?: (\d+) min)? in (\d+)\s+sittings/.exec(all ?? '') ?? [];
+		/(\d+) h(?: (\d+) min)? left in (\d+)\s+sittings/.exec(all ?? '') ?? [];
 	const least = Math.ceil((60 * Number(hours) + Number(minutes ?? 0)) / 50);
 	expect([least, least + 1]).toContain(Number(count));
 	await page.getByRole('heading', { name: /Sat 24 April, 20:00$/ }).waitFor();

@@ -1,6 +1,7 @@
 import { cutOrder, frontOf, frontsOf, type Cut } from '../cuts';
 import { cutsOf, type Plan } from '../fit';
 import { bestOrder, type Ordered } from './order';
+import type { PassId } from './passes';
 import type { Task } from './rules';
 import { problemOf, type SpreadWork, type Workshop } from './spread-work';
 
@@ -14,6 +15,21 @@ export interface WorkPiece {
 	readonly part?: readonly [number, number];
 	/** Leaves that are cut in it, by their fronts, and nothing else is done. */
 	readonly cuts?: readonly number[];
+}
+
+/** A hand that ruled or coloured for so long rests for so long, in seconds (common practice). */
+export const handTires = 25 * 60;
+export const handRests = 5 * 60;
+
+/** Passes that tire a hand. */
+const tiring: readonly PassId[] = ['tint', 'rule', 'picture'];
+
+export const isTiring = ({ pass }: Task) => tiring.includes(pass);
+
+/** Seconds of a piece with its share of the hand's rests: pieces one after the other never take more than these together. */
+export function withRests({ tasks, ordered }: Pick<WorkPiece, 'tasks' | 'ordered'>): number {
+	const worked = tasks.filter(isTiring).reduce((sum, { seconds }) => sum + seconds, 0);
+	return ordered.end + Math.ceil((worked * handRests) / handTires);
 }
 
 /** A piece of work, and the places of those before it that must be done first, in whatever evening. */
@@ -145,14 +161,15 @@ function parted(
 /** A spread in parts that each fit into a sitting, torn as seldom as possible and only between two tasks. */
 function torn(spread: SpreadWork, workshop: Workshop, most: number): WorkPiece[] {
 	const { left, tasks, ordered, neededBy } = spread;
-	if (ordered.end <= most) return [{ left, tasks, ordered, neededBy }];
+	if (withRests(spread) <= most) return [{ left, tasks, ordered, neededBy }];
 	const inOrder = ordered.order.flatMap(({ job }) => tasks[job] ?? []);
 	const parts: { tasks: Task[]; ordered: Ordered }[] = [];
 	for (const task of inOrder) {
 		const last = parts.at(-1);
 		const longer = [...(last?.tasks ?? []), task];
 		const whole = bestOrder(problemOf(longer, workshop));
-		if (last && whole.end <= most) parts[parts.length - 1] = { tasks: longer, ordered: whole };
+		if (last && withRests({ tasks: longer, ordered: whole }) <= most)
+			parts[parts.length - 1] = { tasks: longer, ordered: whole };
 		else parts.push({ tasks: [task], ordered: bestOrder(problemOf([task], workshop)) });
 	}
 	return parts.map((part, index) => ({

@@ -10,7 +10,7 @@ export * from './spread-work';
 export * from './evenings';
 export * from './simpler';
 export * from './sittings';
-export type { WorkPiece } from './in-turn';
+export { handRests, handTires, type WorkPiece } from './in-turn';
 export * from './month-plan';
 export * from './words';
 export * from './settings';

@@ -1,8 +1,7 @@
 import type { Plan, Run } from '../fit';
 import { formatMonth } from '../month';
 import { sittingsIn, type Evenings, type Sitting } from './evenings';
-import { inTurn, type WorkPiece } from './in-turn';
-import type { PassId } from './passes';
+import { handRests, handTires, inTurn, isTiring, withRests, type WorkPiece } from './in-turn';
 import type { Task } from './rules';
 import { seat, type Piece } from './sittings';
 import { monthWork, type Workshop } from './spread-work';
@@ -14,7 +13,7 @@ export interface Step {
 	readonly end: number;
 	/** How long is waited before it because something dries. */
 	readonly wait: number;
-	/** How long the hand rests before it. */
+	/** How long the hand rests while it is done: it may be begun before and gone on with after. */
 	readonly rest: number;
 }
 
@@ -55,21 +54,22 @@ export function makingPlan(
 	today: string,
 	moved: Readonly<Record<string, string>> = {}
 ): MakingPlan {
-	const most = workIn(evenings.minutes * 60);
+	const most = evenings.minutes * 60;
 	const spreads = monthWork(plan, run, workshop).toSorted(
 		(a, b) => a.neededBy.localeCompare(b.neededBy) || a.left - b.left
 	);
 	const pieces = inTurn(plan, spreads, workshop, most);
-	const seconds = pieces.reduce((sum, { piece }) => sum + piece.ordered.end, 0);
+	const seconds = pieces.reduce((sum, { piece }) => sum + withRests(piece), 0);
 	const all = sittingsIn(evenings, formatMonth(plan.month), today);
 	const last = spreads.at(-1)?.neededBy ?? '';
 	const wanted = Math.ceil(seconds / most) + spareSittings;
 	const days = new Set(Object.values(moved));
 	const offered = all.filter(({ day }, index) => index < wanted || day < last || days.has(day));
-	const asked = pieces.map(({ piece: { left, ordered, neededBy, part, cuts }, after }): Piece => {
+	const asked = pieces.map(({ piece, after }): Piece => {
+		const { left, neededBy, part, cuts } = piece;
 		const only = part || cuts ? -1 : offered.findIndex(({ day }) => day === moved[left]);
 		return {
-			seconds: ordered.end,
+			seconds: withRests(piece),
 			latest: offered.findLastIndex(({ day }) => day < neededBy),
 			...(after.length > 0 ? { after } : {}),
 			...(only >= 0 ? { only } : {})
@@ -77,7 +77,7 @@ export function makingPlan(
 	});
 	const { at, proven } = seat(
 		asked,
-		offered.map(({ minutes }) => workIn(minutes * 60))
+		offered.map(({ minutes }) => minutes * 60)
 	);
 	const sittings = offered.flatMap((sitting, index): PlannedSitting[] => {
 		const here = pieces.flatMap(({ piece }, place) => (at[place] === index ? [piece] : []));
@@ -105,18 +105,6 @@ export function secondsLeft(
 	return next < 0 ? 0 : seconds - (steps[next - 1]?.end ?? 0);
 }
 
-/** A hand that ruled or coloured for so long rests for so long, in seconds (common practice). */
-export const handTires = 25 * 60;
-export const handRests = 5 * 60;
-
-/** Passes that tire a hand. */
-const tiring: readonly PassId[] = ['tint', 'rule', 'picture'];
-
-/** Seconds of work in so many of a sitting: the hand rests for the others, however the work falls. */
-function workIn(seconds: number): number {
-	return seconds - handRests * Math.floor(Math.max(0, seconds - 1) / (handTires + handRests));
-}
-
 /** The tasks of some pieces one after the other, with what is waited and rested in between. */
 function stepsOf(pieces: readonly WorkPiece[]): { steps: readonly Step[]; seconds: number } {
 	const steps: Step[] = [];
@@ -129,15 +117,12 @@ function stepsOf(pieces: readonly WorkPiece[]): { steps: readonly Step[]; second
 			if (!task) continue;
 			const wait = start - before;
 			if (wait >= handRests) worked = 0;
-			const tires = tiring.includes(task.pass);
-			const rest = tires && worked > 0 && worked + task.seconds > handTires ? handRests : 0;
-			if (rest > 0) worked = 0;
-			if (tires) worked += task.seconds;
+			if (isTiring(task)) worked += task.seconds;
+			const rests = Math.max(0, Math.ceil(worked / handTires) - 1);
+			worked -= rests * handTires;
+			const rest = rests * handRests;
+			steps.push({ task, start: late + start, end: late + end + rest, wait, rest });
 			late += rest;
-			// What is longer than a hand lasts is done with rests in it.
-			const within = tires ? handRests * (Math.ceil(task.seconds / handTires) - 1) : 0;
-			steps.push({ task, start: late + start, end: late + end + within, wait, rest });
-			late += within;
 			before = end;
 		}
 		now = late + ordered.end;

@@ -19,11 +19,12 @@ export function effectOf({ wish, what, rows }: Proposal, before: Run, after: Run
 	return {
 		pages: { before: before.pagesUsed, after: after.pagesUsed },
 		lost: after.unplaced.length - before.unplaced.length,
-		what: rows
-			? rowsDrawn(rows, rowsIn(own(before)), rowsIn(own(after)))
-			: drawing(own(before)) === drawing(own(after))
-				? undefined
-				: what
+		what:
+			rows && own(before).length > 0
+				? rowsDrawn(rows, rowsIn(own(before)), rowsIn(own(after)))
+				: drawing(own(before)) === drawing(own(after))
+					? undefined
+					: what
 	};
 }
 

@@ -23,7 +23,8 @@
 	const stepsOf = ({ tasks }: WorkPiece) =>
 		sitting.steps.filter(({ task }) => tasks.includes(task));
 
-	const pagesOf = ({ tasks }: WorkPiece) => [...new Set(tasks.map(({ page }) => page))];
+	const pagesOf = ({ tasks }: WorkPiece) =>
+		[...new Set(tasks.map(({ page }) => page))].sort((a, b) => a - b);
 	const pageWords = (pages: readonly number[]) =>
 		pages.length === 1 ? `Page ${pages[0]}` : `Pages ${pages[0]} and ${pages[1]}`;
 	const cutWords = (fronts: readonly number[]) =>
@@ -79,9 +80,6 @@
 			{#if wait >= leastWait}
 				<li class="py-0.5 pl-9 text-ink-soft italic">{minuteWords(wait)} to dry</li>
 			{/if}
-			{#if rest > 0}
-				<li class="py-0.5 pl-9 text-ink-soft italic">{minuteWords(rest)} of rest for your hand</li>
-			{/if}
 			<li class={id === next ? 'bg-chosen' : ''}>
 				<label class="flex min-h-8 cursor-pointer items-center gap-3 px-2">
 					<input
@@ -93,7 +91,11 @@
 					<span class="flex-1 {id in making.done ? 'text-ink-soft' : ''}"
 						><span class="inline-block w-8 font-serif text-rubric">{page}</span>{words}</span
 					>
-					<span class="text-sm text-ink-soft">{minuteWords(seconds)}</span>
+					<span class="text-sm text-ink-soft"
+						>{minuteWords(seconds)}{rest > 0
+							? `, and ${minuteWords(rest)} of rest for your hand`
+							: ''}</span
+					>
 				</label>
 			</li>
 		{/each}

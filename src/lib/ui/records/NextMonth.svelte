@@ -251,7 +251,7 @@
 		<button
 			class="button button-main"
 			disabled={next !== undefined && taken.length === 0}
-			onclick={plant}>{next ? `Change ${title} so` : `Plan ${title} so`}</button
+			onclick={plant}>{next ? `Change ${title}` : `Plan ${title} with these changes`}</button
 		>
 		{#if next}<a class="button" href="/months/{next.record.id}">Open {title}</a>{/if}
 		<span role="status" class="text-ink-soft">

@@ -26,7 +26,7 @@
 		if (after.run.unplaced.length > before.run.unplaced.length) return 'finds no place';
 		const by = after.run.pagesUsed - before.run.pagesUsed;
 		const pages = `${Math.abs(by)} ${Math.abs(by) === 1 ? 'page' : 'pages'}`;
-		return by === 0 ? 'no page more' : by > 0 ? `${pages} more` : `saves ${pages}`;
+		return by === 0 ? 'same number of pages' : by > 0 ? `${pages} more` : `saves ${pages}`;
 	});
 
 	/** The spread on which the block in question stands. */

@@ -66,6 +66,12 @@
 		else event.currentTarget.blur();
 	}
 
+	/** Columns share the width as they do on the page. */
+	const widths = $derived(
+		sheet.columns.map((_, at) => Math.max(1, ...sheet.rows.map(({ cells }) => cells[at]?.w ?? 0)))
+	);
+	const widthOf = (at: number) =>
+		`${Math.round((100 * (widths[at] ?? 1)) / widths.reduce((sum, width) => sum + width, 0))}%`;
 	const shown = (field: FieldMark) =>
 		valueText(field.holds, records.valueOf(wish, subjectKey(field.about)), reading.locale);
 	const faults = $derived([
@@ -88,9 +94,11 @@
 				<th scope="col" class="sticky top-0 bg-desk px-1 text-left font-normal text-ink-soft"
 					><span class="sr-only">{name}</span></th
 				>
-				{#each sheet.columns as column (column)}
-					<th scope="col" class="sticky top-0 bg-desk px-1 text-left font-normal text-ink-soft"
-						>{column}</th
+				{#each sheet.columns as column, at (column)}
+					<th
+						scope="col"
+						style:width={widthOf(at)}
+						class="sticky top-0 bg-desk px-1 text-left font-normal text-ink-soft">{column}</th
 					>
 				{/each}
 			</tr>

@@ -247,7 +247,9 @@
 							<span class="w-32 shrink-0">{dayWords(day)}</span>
 							<span class="min-w-0 flex-1 truncate text-sm text-ink-soft">
 								{late ? 'late: ' : ''}{pieces
-									.map(({ tasks }) => [...new Set(tasks.map(({ page }) => page))].join('–'))
+									.map(({ tasks }) =>
+										[...new Set(tasks.map(({ page }) => page))].sort((a, b) => a - b).join('–')
+									)
 									.join(', ')}
 							</span>
 							<span class="text-sm whitespace-nowrap"
