@@ -16,12 +16,19 @@ function completed(wish: Wish, freeId: (kind: string) => string): Wish {
 	const kind = kindById(wish.kind);
 	if (!kind) return wish;
 	const said = Object.entries(wish).filter(([, value]) => value !== undefined);
-	const { members, ...start } = kind.start;
+	const other = wish.form !== undefined && wish.form !== kind.forms[0];
+	const { members, span, ...start } = kind.start;
 	const rules = withStart(wish.rules, start.rules);
-	const whole = { ...start, ...wish, ...Object.fromEntries(said), ...(rules ? { rules } : {}) };
+	const whole = {
+		...start,
+		// How many pages a kind starts with is said of its first layout: another may not take them.
+		...(span && !other ? { span } : {}),
+		...wish,
+		...Object.fromEntries(said),
+		...(rules ? { rules } : {})
+	};
 	if (wish.members) return { ...whole, members: wish.members.map((own) => completed(own, freeId)) };
 	const holds = written.some((name) => wish[name] !== undefined);
-	const other = wish.form !== undefined && wish.form !== kind.forms[0];
 	if (!members || holds || other) return whole;
 	return { ...whole, members: members.map((member) => begun(member, freeId)) };
 }

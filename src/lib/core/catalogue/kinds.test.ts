@@ -4,7 +4,7 @@ import { alternatives, planRun } from '../fit';
 import { checked, wishSchema } from '../formats';
 import { formById, forms } from '../forms';
 import type { Wish } from '../wish';
-import { begin, idGiver, kindById, kinds, purposes, startingSet, type Kind } from '.';
+import { allCompleted, begin, idGiver, kindById, kinds, purposes, startingSet, type Kind } from '.';
 
 const wishOf = (kind: Kind): Wish => begin(kind, idGiver([]));
 
@@ -49,6 +49,14 @@ describe.each(kinds.map((kind) => [kind.id, kind] as const))('%s', (_, kind) => 
 			expect(block?.room.span).toBe(layout.room.span);
 		}
 	});
+});
+
+test('a layout that is asked for by name is not held to the pages of another', () => {
+	for (const kind of kinds)
+		for (const form of kind.forms) {
+			const [wish] = allCompleted([{ id: 'w', kind: kind.id, form }]);
+			if (wish?.span) expect(formById(form)?.spans, `${kind.id} as ${form}`).toContain(wish.span);
+		}
 });
 
 test('a first month starts with a cover, a calendar, habits and a brain dump', () => {

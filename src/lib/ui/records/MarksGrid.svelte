@@ -37,7 +37,7 @@
 			</tr>
 		</thead>
 		<tbody>
-			{#each tally.rows as { item, days: marks, tally: own } (item.name)}
+			{#each tally.rows as { item, days: marks, tally: own }, at (at)}
 				{@const rate = rateOf(own)}
 				<tr>
 					<th scope="row" class="pr-3 text-left font-normal whitespace-nowrap">{item.name}</th>

@@ -164,21 +164,21 @@ export function totalWords(name: string, tally: Tally, locale: string): string[]
 	switch (tally.of) {
 		case 'marks':
 			return tally.rows.map(({ item, tally: { met, due } }) =>
-				due === undefined ? `${item.name} ${met}` : `${item.name} ${met} / ${due}`
+				due === undefined ? `${item.name}: ${met}` : `${item.name}: ${met} / ${due}`
 			);
 		case 'levels':
 			return tally.levels.map((level, at) => {
 				const days = [...tally.days.values()].filter((found) => found === at + 1).length;
-				return `${level} ${days}`;
+				return `${level}: ${days}`;
 			});
 		case 'times':
-			return tally.length === undefined ? [] : [`${name} ${hoursWords(tally.length)}`];
+			return tally.length === undefined ? [] : [`${name}: ${hoursWords(tally.length)}`];
 		case 'numbers':
 			return tally.rows.flatMap(({ item, tally: own }) =>
-				own ? [`${item ?? name} ${numberWords(rounded(own.mean))}`] : []
+				own ? [`${item ?? name}: ${numberWords(rounded(own.mean))}`] : []
 			);
 		case 'rows':
-			return tally.money ? [`${name} ${money(tally.money.total, locale)}`] : [];
+			return tally.money ? [`${name}: ${money(tally.money.total, locale)}`] : [];
 		default:
 			return [];
 	}

@@ -183,7 +183,7 @@
 						.join(' and ')} in short:
 				</p>
 				<ul class="columns-2 gap-10">
-					{#each totals as { first, words } (words)}
+					{#each totals as { first, words }, at (at)}
 						<li><span class="inline-block w-10 font-serif text-rubric">{first}</span>{words}</li>
 					{/each}
 				</ul>
@@ -203,7 +203,7 @@
 						</p>
 					{:else}
 						<ul class="py-1">
-							{#each pairs.told as one (one.habit + one.measure.name)}
+							{#each pairs.told as one, at (at)}
 								<li>{togetherWords(one)}</li>
 							{/each}
 						</ul>
