@@ -50,9 +50,7 @@ describe('three ways to fit the month', () => {
 		expect(await way('Balanced').getAttribute('aria-checked')).toBe('true');
 		await way('Fewest pages').click();
 		await page.getByText(`${fewest} pages used`).waitFor();
-		await page
-			.getByText('Of all sizes tried, no run is better for this aim: that is proven.')
-			.waitFor();
+		await page.getByText('Best fit found.').waitFor();
 		await saved(page);
 		await undo();
 		await page.getByText(`${balanced} pages used`).waitFor();

@@ -109,7 +109,7 @@ describe('members', () => {
 		const big: Wish = { id: 'big', kind: 'spending', form: 'table', size: { w: 28, h: 39 } };
 		const run = planRun(planWith([{ ...beside, members: [...(beside.members ?? []), big] }]));
 		expect(run.unplaced).toEqual([
-			{ wish: 'big', reason: expect.stringContaining('there is no room for it') }
+			{ wish: 'big', reason: '“Month calendar” has no room for it, even by itself' }
 		]);
 		expect(run.blocks.map(({ wish }) => wish)).toEqual(['calendar', 'watches', 'bakes']);
 	});
