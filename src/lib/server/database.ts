@@ -155,6 +155,8 @@ async function prepared(
 	file.exec('PRAGMA journal_mode = WAL');
 	file.exec('PRAGMA synchronous = FULL');
 	file.exec('PRAGMA foreign_keys = ON');
+	// The library is built to hold in memory what a statement may have to undo: with a whole life brought in, gigabytes.
+	file.exec('PRAGMA temp_store = FILE');
 	checkFile(file, path);
 	let timer: ReturnType<typeof globalThis.setTimeout> | undefined;
 	const committed = () => {

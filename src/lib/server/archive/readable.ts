@@ -7,7 +7,7 @@ import { Months } from '../months';
 import { Notebooks } from '../notebooks';
 import { OwnKinds } from '../own-kinds';
 import { checkFont } from './font-check';
-import { rowsOf } from './rows';
+import { inPortions, rowsOf } from './rows';
 import type { Row, TableName } from './tables';
 
 /** Something of an archive or a copy that cannot be read here, and so is left out. */
@@ -30,8 +30,6 @@ const tableOf: Readonly<Record<SetAside['what'], TableName>> = {
 
 /** Tables whose rows belong to a month. */
 const ofMonths = ['wish', 'month_past', 'month_making', 'entry'] as const;
-
-const portion = 500;
 
 /**
  * Takes out of a database all that the rest of the program could not read, by the same readers: one broken month must not keep
@@ -106,14 +104,7 @@ async function leaveEntries(db: Db): Promise<Left[]> {
 				and about = ${row.about}`.execute(db);
 		}
 	};
-	let waiting: Row[] = [];
-	for await (const row of rowsOf(db, 'entry')) {
-		waiting.push(row);
-		if (waiting.length < portion) continue;
-		await look(waiting);
-		waiting = [];
-	}
-	await look(waiting);
+	for await (const rows of inPortions(rowsOf(db, 'entry'))) await look(rows);
 	return left;
 }
 

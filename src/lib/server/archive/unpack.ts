@@ -4,7 +4,7 @@ import { openDatabase, type Db } from '../database';
 import { ArchiveFault, jsonRows } from './json-rows';
 import { fontPath, format, headPath, tablePath, version } from './pack';
 import { leaveUnreadable, type Left } from './readable';
-import { insertRows } from './rows';
+import { inPortions, insertRows } from './rows';
 import { cellFault, tables, type Cell, type Row, type TableShape } from './tables';
 import { openZip, type OpenZip } from './zip-file';
 
@@ -13,7 +13,6 @@ export const mostFileBytes = 2 * 1024 ** 3;
 /** The largest font in it, as for one that is added by hand. */
 const mostFontBytes = 25 * 1024 * 1024;
 const mostHeadBytes = 1024 * 1024;
-const portion = 500;
 
 const taken = /^(horarium\.json|tables\/[a-z_]+\.json|fonts\/[0-9a-f-]{1,40})$/;
 
@@ -100,11 +99,15 @@ async function unpackTable(
 		return [];
 	}
 	const left: Left[] = [];
-	let waiting: Row[] = [];
 	let at = 0;
-	const flush = async () => {
-		const rows = waiting;
-		waiting = [];
+	const readable = async function* () {
+		for await (const row of jsonRows(zip.bytes(path), path)) {
+			const read = await rowOf(row, `${path}[${at++}]`, shape, zip);
+			if (read.ok) yield read.row;
+			else left.push(read.left);
+		}
+	};
+	for await (const rows of inPortions(readable()))
 		await db
 			.transaction()
 			.execute((tx) => insertRows(tx, name, rows))
@@ -112,14 +115,6 @@ async function unpackTable(
 				if (String(error).includes('UNIQUE')) throw new ArchiveFault(path, 'holds a row twice');
 				throw error;
 			});
-	};
-	for await (const row of jsonRows(zip.bytes(path), path)) {
-		const read = await rowOf(row, `${path}[${at++}]`, shape, zip);
-		if (read.ok) waiting.push(read.row);
-		else left.push(read.left);
-		if (waiting.length >= portion || shape.name === 'own_font') await flush();
-	}
-	await flush();
 	if (told !== undefined && told !== at)
 		throw new ArchiveFault(path, `has ${at} rows in place of ${String(told)}`);
 	return left;
