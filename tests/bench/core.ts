@@ -1,11 +1,12 @@
 import PDFDocument from 'pdfkit';
 import { begin, idGiver, kinds } from '../../src/lib/core/catalogue';
 import { openingAt, usableOf, type Cut } from '../../src/lib/core/cuts';
-import { choicesIn, pageMarks, planRun, type Plan } from '../../src/lib/core/fit';
+import { choicesIn, planRun, type Plan } from '../../src/lib/core/fit';
+import { pageMarks } from '../../src/lib/core/page';
 import { countsIn, pageGuide } from '../../src/lib/core/guide';
 import { breakLines } from '../../src/lib/core/hand';
-import { renderPdf } from '../../src/lib/core/render/pdf';
-import type { Faces } from '../../src/lib/core/render/faces';
+import { renderPdf } from '../../src/lib/core/render/out/pdf';
+import type { Faces } from '../../src/lib/core/render/fonts/faces';
 import { faces } from '../../src/lib/server/fonts';
 import { planWith } from '../support/arbitraries';
 import { measure, report } from './measure';

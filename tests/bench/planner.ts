@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import type { Aim } from '../../src/lib/core/fit/aims';
+import type { Aim } from '../../src/lib/core/fit/plan/aims';
 import { PackingCache, solve, type Problem } from '../../src/lib/core/fit/solve';
 import { patternModel } from '../support/pattern-model';
 import { ordinaryMonth, patternProblem, tightMonth } from '../support/problems';

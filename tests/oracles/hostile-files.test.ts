@@ -6,9 +6,9 @@ import { zipSync, strToU8 } from 'fflate';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import demoMonth from '../../demo/month.json';
 import { planSchema, readJson } from '../../src/lib/core/formats';
-import { readBand } from '../../src/lib/core/formats/band';
-import { mostEvents, readCalendar } from '../../src/lib/core/formats/icalendar';
-import { readLabelPrinter } from '../../src/lib/core/formats/label-printer';
+import { readBand } from '../../src/lib/core/formats/outside/band';
+import { mostEvents, readCalendar } from '../../src/lib/core/formats/outside/icalendar';
+import { readLabelPrinter } from '../../src/lib/core/formats/outside/label-printer';
 import { planRun } from '../../src/lib/core/fit';
 import {
 	bookingsIn,

@@ -4,12 +4,12 @@ import { describe, expect, test } from 'vitest';
 import { planRun } from '../../src/lib/core/fit';
 import { demoPlan } from '../support/arbitraries';
 import { often } from '../support/effort';
-import { mostEvents, readCalendar } from '../../src/lib/core/formats/icalendar';
+import { mostEvents, readCalendar } from '../../src/lib/core/formats/outside/icalendar';
 import {
 	calendarFile,
 	planEntries,
 	sittingEntries
-} from '../../src/lib/core/formats/icalendar-out';
+} from '../../src/lib/core/formats/outside/icalendar-out';
 import type { PlannedSitting } from '../../src/lib/core/making';
 
 const { rrulestr } = rrulePackage;

@@ -1,4 +1,4 @@
-import { pricesFor, type Aim } from '../../src/lib/core/fit/aims';
+import { pricesFor, type Aim } from '../../src/lib/core/fit/plan/aims';
 import type { Size } from '../../src/lib/core/paper';
 import type {
 	PageOption,

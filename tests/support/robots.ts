@@ -1,5 +1,6 @@
 import { expect } from 'vitest';
-import { pageMarks, type Plan, type Run } from '../../src/lib/core/fit';
+import { type Plan, type Run } from '../../src/lib/core/fit';
+import { pageMarks } from '../../src/lib/core/page';
 import { pageGuide, tickStrips } from '../../src/lib/core/guide';
 import { ruleByCounting, wantedOf } from './guide-robot';
 import { linesFromStrips } from './strip-robot';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Coverage } from '$lib/core/hand';
-import { coverageOf, openFaces, type Faces, type FontFiles } from '$lib/core/render/faces';
+import { coverageOf, openFaces, type Faces, type FontFiles } from '$lib/core/render/fonts/faces';
 
 /** What a font is for: writing, drawn letters, or both. */
 export type FontUse = 'hand' | 'lettering' | 'both';

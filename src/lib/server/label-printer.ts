@@ -1,4 +1,4 @@
-import { readLabelPrinter } from '$lib/core/formats/label-printer';
+import { readLabelPrinter } from '$lib/core/formats/outside/label-printer';
 import { reach } from './reach';
 
 /** Whether a label came out of the printer, and how much tape it has left. */

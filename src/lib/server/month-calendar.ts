@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { calendarFile, planEntries, sittingEntries } from '$lib/core/formats/icalendar-out';
+import { calendarFile, planEntries, sittingEntries } from '$lib/core/formats/outside/icalendar-out';
 import { movedDays } from '$lib/core/making';
 import { monthTitle } from '$lib/core/month';
 import { placedMonth } from './shelf';

@@ -1,10 +1,10 @@
 import type { Plan, Run } from '$lib/core/fit';
 import { formatMonth } from '$lib/core/month';
 import type { Page } from '$lib/core/paper';
-import { pageArt, type Drawn } from '$lib/core/render/page-art';
-import { noSuchPage } from '$lib/core/render/page-list';
-import { renderPng, resolutions } from '$lib/core/render/png';
-import { renderSvg } from '$lib/core/render/svg';
+import { pageArt, type Drawn } from '$lib/core/render/pages/page-art';
+import { noSuchPage } from '$lib/core/render/pages/page-list';
+import { renderPng, resolutions } from '$lib/core/render/out/png';
+import { renderSvg } from '$lib/core/render/out/svg';
 import { faces, type FontFile } from './fonts';
 import { faulty } from './problem';
 

@@ -1,9 +1,9 @@
 import type { Plan, Run } from '$lib/core/fit';
 import { formatMonth } from '$lib/core/month';
-import { renderPdf, type Correction } from '$lib/core/render/pdf';
-import { listedPages } from '$lib/core/render/page-list';
-import { placesOn } from '$lib/core/render/sheet-places';
-import { renderSheets } from '$lib/core/render/sheets-pdf';
+import { renderPdf, type Correction } from '$lib/core/render/out/pdf';
+import { listedPages } from '$lib/core/render/pages/page-list';
+import { placesOn } from '$lib/core/render/pages/sheet-places';
+import { renderSheets } from '$lib/core/render/out/sheets-pdf';
 import { faces, type FontFile } from './fonts';
 import { drawnOf, onlyFault } from './page-response';
 import { faulty, tooMuch } from './problem';

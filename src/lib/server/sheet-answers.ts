@@ -1,8 +1,8 @@
 import type { Plan, Run } from '$lib/core/fit';
 import { pageGuide } from '$lib/core/guide';
-import type { Correction } from '$lib/core/render/pdf';
-import { listedPages } from '$lib/core/render/page-list';
-import { renderStrips } from '$lib/core/render/strips-pdf';
+import type { Correction } from '$lib/core/render/out/pdf';
+import { listedPages } from '$lib/core/render/pages/page-list';
+import { renderStrips } from '$lib/core/render/out/strips-pdf';
 import { checkSheetFont, type FontFile } from './fonts';
 import { labelsResponse, type LabelsAs } from './label-answers';
 import { pngResponse, svgResponse } from './page-response';

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { a5 } from '../../../tests/support/arbitraries';
-import { drawPage, pageMarks } from '$lib/core/fit';
+import { drawPage } from '$lib/core/fit';
+import { pageMarks } from '$lib/core/page';
 import { defaultHand } from '$lib/core/hand';
 import { monthsInBook, pagesLeft, placedMonth } from './shelf';
 import { openStore, type Store } from './store';

@@ -1,4 +1,4 @@
-import { readCalendar, type CalendarRead } from '$lib/core/formats/icalendar';
+import { readCalendar, type CalendarRead } from '$lib/core/formats/outside/icalendar';
 import type { YearMonth } from '$lib/core/month';
 
 /** A calendar file to be read. */

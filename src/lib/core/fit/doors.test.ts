@@ -7,7 +7,8 @@ import { brokenRules } from '../../../../tests/support/judge';
 import type { Cut } from '../cuts';
 import { firstDayOfWeek, monthShape, weekdayNames } from '../month';
 import type { Wish } from '../wish';
-import { holdAt, pageMarks, pieceMarks, planRun, roomsOf, type Block, type Plan } from '.';
+import { holdAt, planRun, roomsOf, type Block, type Plan } from '.';
+import { pageMarks, pieceMarks } from '../page';
 
 // How weeks are kept on cut leaves is common practice, without a published source.
 

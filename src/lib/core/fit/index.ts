@@ -1,23 +1,28 @@
-export type { Aim, Gap } from './aims';
-export * from './plan';
+export type { Aim, Gap } from './plan/aims';
+export * from './plan/plan';
 export * from './planner';
-export { tooLarge } from './problem-of';
-export * from './colours-on';
-export * from './drawing';
-export * from './what-if';
-export * from './remedies';
-export * from './shared-pages';
-export * from './summary';
-export * from './titles';
-export { unreadIn, unreadOf, type Unread } from './unread';
-export * from './hold';
-export * from './beside';
-export * from './month-changes';
-export type { Lay } from './steady';
-export * from './hand-placed';
-export * from './rooms';
+export { tooLarge } from './problem/problem-of';
+export * from './advice/what-if';
+export * from './advice/remedies';
+export * from './advice/shared-pages';
+export * from './plan/summary';
+export * from './choices/titles';
+export { unreadIn, unreadOf, type Unread } from './choices/unread';
+export * from './plan/hold';
+export * from './advice/beside';
+export * from './plan/month-changes';
+export * from './compose/hand-placed';
+export * from './compose/rooms';
 export { PackingCache } from './solve';
-export { pagesFor, partsOf, weeksOf, weeksShown } from './parts';
-export { formsOf, isFiller, kindOf, mayLieOver, spansOf, settingOf, type Choice } from './choices';
-export { choicesIn } from './hosting';
-export { cutsOf, usableSquares } from './sheets';
+export { pagesFor, partsOf, weeksOf, weeksShown } from './choices/parts';
+export {
+	formsOf,
+	isFiller,
+	kindOf,
+	mayLieOver,
+	spansOf,
+	settingOf,
+	type Choice
+} from './choices/choices';
+export { choicesIn } from './members/hosting';
+export { cutsOf, usableSquares } from './choices/sheets';

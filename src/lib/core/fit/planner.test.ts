@@ -4,7 +4,8 @@ import { often } from '../../../../tests/support/effort';
 import { a5, anyPlan, planWith, small } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
 import { begin, idGiver, kinds } from '../catalogue';
-import { PackingCache, pageMarks, pieceMarks, planRun, remediesFor, tooLarge } from '.';
+import { PackingCache, planRun, remediesFor, tooLarge } from '.';
+import { pageMarks, pieceMarks } from '../page';
 
 const pagesOf = (run: ReturnType<typeof planRun>, wish: string) =>
 	run.blocks.find((block) => block.wish === wish)?.pieces.map((piece) => piece.page);

@@ -1,9 +1,9 @@
-import { compose } from './compose';
-import { stating, type PlannedProblem } from './problem-of';
-import type { Plan, Run } from './plan';
+import { compose } from './compose/compose';
+import { stating, type PlannedProblem } from './problem/problem-of';
+import type { Plan, Run } from './plan/plan';
 import { Meter, metered, PackingCache, solve, type Progress } from './solve';
-import { steadied, type Priced } from './steady';
-import { explained } from './why-not';
+import { steadied, type Priced } from './problem/steady';
+import { explained } from './compose/why-not';
 
 /** A run as it stands while it is still being improved. */
 export interface Planning {

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { planWith } from '../../../../tests/support/arbitraries';
 import type { Wish } from '../wish';
-import { pageMarks, planRun, titleOf, type Plan } from '.';
+import { planRun, titleOf, type Plan } from '.';
+import { pageMarks } from '../page';
 
 // How titles are lettered is common practice: 2 wide and 3 high in a band of 4, gaps of 1.
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { a5, planWith } from '../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../tests/support/judge';
-import { holdAt, pageMarks, planRun, remediesFor, weeksShown, type Plan } from '.';
+import { holdAt, planRun, remediesFor, weeksShown, type Plan } from '.';
+import { pageMarks } from '../page';
 import type { Wish } from '../wish';
 
 const weekly = (weeks: Partial<NonNullable<Wish['weeks']>>): Wish => ({

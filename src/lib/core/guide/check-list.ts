@@ -1,4 +1,5 @@
-import { pieceMarks, titleOf, type Block, type Plan, type Run } from '../fit';
+import { titleOf, type Block, type Plan, type Run } from '../fit';
+import { pieceMarks } from '../page';
 import { monthShape, weekdayNames } from '../month';
 import { pageOf } from '../paper';
 

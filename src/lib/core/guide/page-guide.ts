@@ -1,14 +1,6 @@
 import { cutOrder, frontOf, frontsOf, leafLines } from '../cuts';
-import {
-	cutsOf,
-	handMarks,
-	kindOf,
-	pastedOn,
-	titleOf,
-	usableSquares,
-	type Plan,
-	type Run
-} from '../fit';
+import { cutsOf, kindOf, titleOf, usableSquares, type Plan, type Run } from '../fit';
+import { handMarks, pastedOn } from '../page';
 import { marginMm, pageOf, type Dot, type Size } from '../paper';
 import { checkList } from './check-list';
 import { countingGuide } from './guide';

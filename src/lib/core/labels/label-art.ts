@@ -1,7 +1,7 @@
 import type { Plan } from '../fit';
 import type { Size } from '../paper';
-import { blankArt, type PageArt } from '../render/page-art';
-import { sheetsMm, type SheetName } from '../render/sheets';
+import { blankArt, type PageArt } from '../render/pages/page-art';
+import { sheetsMm, type SheetName } from '../render/pages/sheets';
 import { placeOf, type Label } from './labels';
 
 /** Free edge of a sheet that printers do not reach (common practice). */

@@ -1,7 +1,7 @@
 import { renderAsync } from '@resvg/resvg-js';
 import type { Plan } from '../fit';
-import type { Faces } from '../render/faces';
-import { renderSvg } from '../render/svg';
+import type { Faces } from '../render/fonts/faces';
+import { renderSvg } from '../render/out/svg';
 import { bitmapOf, type Bitmap } from './bitmap';
 import { labelArt } from './label-art';
 import type { Label } from './labels';

@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import { demoPlan } from '../../../../tests/support/arbitraries';
 import { faces as openedFaces } from '../../server/fonts';
 import { planRun } from '../fit';
-import { sheetsMm } from '../render/sheets';
+import { sheetsMm } from '../render/pages/sheets';
 import { labelSets, labelsOf, squaresAcross } from '.';
 import { bmpOf, isBlack, joined, pbmOf, type Bitmap } from './bitmap';
 import { labelSheets, sheetMarginMm, squaresOnSheet } from './label-art';

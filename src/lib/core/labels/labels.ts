@@ -2,7 +2,7 @@ import { titleOf, type Plan, type Run } from '../fit';
 import type { Hand } from '../hand';
 import { text, type TextMark, type TextStyle } from '../draw';
 import { daysIn, weekdayNames } from '../month';
-import { naturalLength, naturalSize, setText } from '../render/lettering-size';
+import { naturalLength, naturalSize, setText } from '../render/pages/lettering-size';
 import { allWishes } from '../wish';
 
 /** What can be put on labels. */

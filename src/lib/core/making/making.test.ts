@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { anyPlan, demoPlan, planWith } from '../../../../tests/support/arbitraries';
 import { often } from '../../../../tests/support/effort';
 import { wrongIn } from '../../../../tests/support/judge-order';
-import { pageMarks, planRun, type Plan } from '../fit';
+import { planRun, type Plan } from '../fit';
+import { pageMarks } from '../page';
 import {
 	endOf,
 	fewestTicks,

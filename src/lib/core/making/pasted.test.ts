@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import { demoPlan } from '../../../../tests/support/arbitraries';
-import { handMarks, pageMarks, planRun, type Run } from '../fit';
+import { planRun, type Run } from '../fit';
+import { handMarks, pageMarks } from '../page';
 import { pageGuide } from '../guide';
 import type { Wish } from '../wish';
 import {

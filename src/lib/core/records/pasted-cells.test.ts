@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { pastedCells } from './pasted';
+import { pastedCells } from './read/pasted';
 
 test('lines are parted by tabs, semicolons or commas, and texts that hold commas stay whole', () => {
 	expect(pastedCells('3\tFlour, rye\t4.20\n4\tSalt\t0.90\n')).toEqual([

@@ -1,2 +1,2 @@
-export * from './lettering-size';
-export * from './sheets';
+export * from './pages/lettering-size';
+export * from './pages/sheets';

@@ -1,8 +1,8 @@
 import { create } from 'fontkit';
 import PDFDocument from 'pdfkit';
 import type { Ranges } from '$lib/core/hand';
-import { coverageOf, fontType, openFaces } from '$lib/core/render/faces';
-import { collectPdf } from '$lib/core/render/pdf-file';
+import { coverageOf, fontType, openFaces } from '$lib/core/render/fonts/faces';
+import { collectPdf } from '$lib/core/render/out/pdf-file';
 import { hasWholeTables } from './woff-tables';
 
 /** A font file that can be written with, or one sentence on why it cannot. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onDestroy, untrack } from 'svelte';
-	import { readLabelPrinter, type LabelPrinter } from '$lib/core/formats/label-printer';
+	import { readLabelPrinter, type LabelPrinter } from '$lib/core/formats/outside/label-printer';
 	import { squaresAcross, type Label, type LabelSet } from '$lib/core/labels';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { send, troubleOf } from '../send';

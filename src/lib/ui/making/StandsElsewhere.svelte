@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { blocksOn } from '$lib/core/fit';
+	import { blocksOn } from '$lib/core/page';
 	import Select from '../fields/Select.svelte';
 	import { blockKey, blockName } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';

@@ -1,4 +1,4 @@
-import type { CalendarRead } from '$lib/core/formats/icalendar';
+import type { CalendarRead } from '$lib/core/formats/outside/icalendar';
 import type { YearMonth } from '$lib/core/month';
 import type { CalendarMessage, CalendarRequest } from '$lib/worker/calendar.worker';
 

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import type { Mark } from '$lib/core/draw';
-	import { pageKey, pageMarks, themeOn, type Plan, type Run } from '$lib/core/fit';
+	import { type Plan, type Run } from '$lib/core/fit';
+	import { pageKey, pageMarks, themeOn } from '$lib/core/page';
 	import MarksPicture from './MarksPicture.svelte';
 	import { themeStyle } from './theme-style';
 

@@ -1,4 +1,5 @@
-import { pageKey, pageMarks, type Plan, type Run } from '$lib/core/fit';
+import { type Plan, type Run } from '$lib/core/fit';
+import { pageKey, pageMarks } from '$lib/core/page';
 import { missingLetters, type Coverage } from '$lib/core/hand';
 
 const mostKnown = 500;

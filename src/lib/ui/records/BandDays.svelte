@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { readBand, type BandRead } from '$lib/core/formats/band';
+	import { readBand, type BandRead } from '$lib/core/formats/outside/band';
 	import { daysIn, formatMonth } from '$lib/core/month';
 	import type { Tracker } from '$lib/core/records';
 	import type { MonthDesk } from '../month/month-desk.svelte';

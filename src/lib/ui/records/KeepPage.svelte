@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { subjectKey } from '$lib/core/draw';
-	import { pageFields, themeOn } from '$lib/core/fit';
+	import { pageFields, themeOn } from '$lib/core/page';
 	import { monthShape } from '$lib/core/month';
 	import { typedInto, valueText } from '$lib/core/records';
 	import { marginMm, type Spread } from '$lib/core/paper';

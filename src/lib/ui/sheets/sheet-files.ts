@@ -1,4 +1,4 @@
-import type { Drawn } from '$lib/core/render/page-art';
+import type { Drawn } from '$lib/core/render/pages/page-art';
 
 /** A file that the server draws: its name in an archive and where it is fetched. */
 export interface SheetFile {

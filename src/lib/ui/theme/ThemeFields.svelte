@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { missingColours } from '$lib/core/fit';
+	import { missingColours } from '$lib/core/page';
 	import {
 		colourAt,
 		hueOfMonth,

@@ -1,8 +1,8 @@
-export * from './problem';
-export type { Company } from './company';
-export { sortOf } from './fillers';
-export { pack } from './packing';
-export { charge, counted, Meter, metered, used, type Remembered } from './meter';
-export { PackingCache } from './packing-cache';
-export { lowerBound } from './lower-bound';
-export { solve, usualEffort, type Effort, type Progress } from './search';
+export * from './problem/problem';
+export type { Company } from './problem/company';
+export { sortOf } from './problem/fillers';
+export { pack } from './packing/packing';
+export { charge, counted, Meter, metered, used, type Remembered } from './counted/meter';
+export { PackingCache } from './pages/packing-cache';
+export { lowerBound } from './problem/lower-bound';
+export { solve, usualEffort, type Effort, type Progress } from './run/search';

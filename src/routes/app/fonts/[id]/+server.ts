@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { fontType } from '$lib/core/render/faces';
+import { fontType } from '$lib/core/render/fonts/faces';
 import { readChecked } from '$lib/server/app-request';
 import { problem } from '$lib/server/problem';
 import type { RequestHandler } from './$types';

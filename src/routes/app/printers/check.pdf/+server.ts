@@ -1,4 +1,4 @@
-import { renderCheckSheet } from '$lib/core/render/check-sheet';
+import { renderCheckSheet } from '$lib/core/render/out/check-sheet';
 import { refusedQuery } from '$lib/server/app-request';
 import { checkSheetFont } from '$lib/server/fonts';
 import { pdfAnswer } from '$lib/server/pdf-response';

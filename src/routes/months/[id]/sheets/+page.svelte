@@ -3,9 +3,9 @@
 	import { onMount, untrack } from 'svelte';
 	import { formatMonth } from '$lib/core/month';
 	import { usualSheet } from '$lib/core/render';
-	import type { Drawn } from '$lib/core/render/page-art';
-	import { listedPages, pageList } from '$lib/core/render/page-list';
-	import { placesOn } from '$lib/core/render/sheet-places';
+	import type { Drawn } from '$lib/core/render/pages/page-art';
+	import { listedPages, pageList } from '$lib/core/render/pages/page-list';
+	import { placesOn } from '$lib/core/render/pages/sheet-places';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import NumberField from '$lib/ui/fields/NumberField.svelte';
 	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';

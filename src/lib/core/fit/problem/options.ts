@@ -1,0 +1,260 @@
+import type { Room, RoomPlace } from '../../forms';
+import type { Wish } from '../../wish';
+import { overlaps, type Rect, type Side, type Size } from '../../paper';
+import { formsOf, isFiller, kindOf, type Choice } from '../choices/choices';
+import { coveredBy, footprintOf, type Taken } from '../members/footprint';
+import { choicesIn, missedBy } from '../members/hosting';
+import type { Plan } from '../plan/plan';
+import { emptyRects, withGap } from '../choices/space';
+import { worst } from '../plan/aims';
+
+/** Discomfort is told in steps of so much: finer ones would only make planning slower. */
+const step = 5;
+/** What it costs to be squeezed into half a page, or a quarter: there is less to write on. */
+const halved = 10;
+/** What it costs to stand on the page that the kind does not like: more than a page saved is worth. */
+const disliked = 45;
+/** What it costs a cover to stand later than it could, and a quote not to face it: it only breaks ties. */
+const notOpening = 5;
+/** Less room than this beside a spread holds nothing. */
+const leastBeside = { w: 4, h: 4 };
+/** What it costs that others stand beside a spread where they could stand below it: it only breaks ties. */
+const notBelow = 1;
+/** More sizes than these of one wish multiply the states of a page and hardly ever win. */
+const mostOptions = 8;
+
+/** A choice for planning: a size on one page, or rows on both pages of a spread, its members included, and its discomfort. */
+export type PageChoice = Size & { readonly choice: Choice; readonly cost: number };
+export interface SpreadChoice {
+	readonly left: number;
+	readonly right: number;
+	/** What it covers on each page where others may stand beside it, held there or not; missing where they may not. */
+	readonly covers?: Taken;
+	readonly choice: Choice;
+	readonly cost: number;
+}
+
+/** What matters of a page besides its rooms. */
+export interface PageSort {
+	readonly side: Side;
+	/** Where it lies to the page on which the month opens; missing where it opens with no cover. */
+	readonly toCover?: 'before' | 'at' | 'after';
+	/** Nothing that is held stands on it. */
+	readonly whole: boolean;
+	/** What the weeks of a set may take of it, and what stays in view beside them, where a door covers it. */
+	readonly under?: { readonly size: Size; readonly inView: readonly RoomPlace[] };
+}
+
+/** Before the cover stands only what faces it: a quote, a picture, or what a person put there. */
+function mayFaceCover(wish: Wish): boolean {
+	return kindOf(wish).purpose === 'open' || wish.pin !== undefined || wish.facing !== undefined;
+}
+
+/**
+ * Sizes that a wish can take on a page of this side, in any of its rooms (one, unless its leaf is cut): what
+ * its forms offer on the whole room, on half of it and on a quarter; with `thorough`, the least height at each width
+ * besides. None is both larger and less comfortable than another.
+ */
+export function pageChoices(
+	plan: Plan,
+	wish: Wish,
+	rooms: readonly Size[],
+	{ side, toCover, whole, under }: PageSort,
+	thorough = false
+): PageChoice[] {
+	if (wish.side && wish.side !== side) return [];
+	if (toCover === 'before' && !mayFaceCover(wish)) return [];
+	const { likes, purpose } = kindOf(wish);
+	const extra =
+		(likes && likes !== side ? disliked : 0) +
+		(toCover && purpose === 'open' && toCover !== (isFiller(wish) ? 'before' : 'at')
+			? notOpening
+			: 0);
+	// Where pages come first, or nothing else helps, every title may be written.
+	const all = thorough || plan.aim === 'fewest-pages';
+	const wholePages = formsOf(wish).every((form) => form.wholePage);
+	if (wholePages && !whole) return [];
+	const found: PageChoice[] = [];
+	const offer = (room: Size, more: number) => {
+		const weeks = wish.part && under;
+		const offered: Room = { span: 'page', ...(weeks ? under.size : room) };
+		const beside = weeks ? under.inView : [];
+		for (const choice of choicesIn(plan, wish, offered, all, undefined, beside))
+			if ((whole && more === 0) || !choice.form.wholePage) {
+				const taken = footprintOf(choice);
+				if (taken.span !== 'page') continue;
+				// A page of a week is the week's own: a page count means pages.
+				const { w, h } = wish.part ? room : taken;
+				found.push({ w, h, choice, cost: rated(choice.discomfort + more + extra, choice) });
+			}
+	};
+	if (wish.size) {
+		const { w, h } = wish.size;
+		if (rooms.every((room) => w > room.w || h > room.h)) return [];
+		// An exact size is ruled as well as it can be, on squares that stay free if need be.
+		const [choice] = choicesIn(plan, wish, { span: 'page', w, h });
+		return choice ? [{ w, h, choice, cost: rated(choice.discomfort + extra, choice) }] : [];
+	}
+	for (const room of rooms) {
+		// Halves with the free square between them: 19 of 40 rows.
+		const half = { w: Math.floor((room.w - 1) / 2), h: Math.floor((room.h - 1) / 2) };
+		offer(room, 0);
+		if (wish.part || wholePages) continue;
+		if (half.h > 0) offer({ w: room.w, h: half.h }, halved);
+		if (half.w > 0) offer({ w: half.w, h: room.h }, halved);
+		if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
+	}
+	const usual = few(
+		found,
+		(a, b) => a.w <= b.w && a.h <= b.h,
+		({ w, h }) => w * h
+	);
+	if (!thorough || wish.part || wholePages) return usual;
+	const least = rooms.flatMap((room) =>
+		leastSizes(plan, wish, room).flatMap(({ choice, ...size }): PageChoice[] => {
+			if (choice.form.wholePage) return [];
+			const squeezed = [size.w <= (room.w - 1) / 2, size.h <= (room.h - 1) / 2];
+			const more = halved * squeezed.filter(Boolean).length;
+			return [{ ...size, choice, cost: rated(choice.discomfort + more + extra, choice) }];
+		})
+	);
+	return [...usual, ...least.filter((size) => !usual.some((other) => noLarger(other, size)))];
+}
+
+function noLarger(a: PageChoice, b: PageChoice): boolean {
+	return a.w <= b.w && a.h <= b.h && a.cost <= b.cost && missedBy(a.choice) <= missedBy(b.choice);
+}
+
+/** The least height that a wish can take at each width of a room, where it is less than at a smaller width. */
+export function leastSizes(
+	plan: Plan,
+	wish: Wish,
+	room: Size
+): (Size & { readonly choice: Choice })[] {
+	const ruled = (w: number, h: number) =>
+		choicesIn(plan, wish, { span: 'page', w, h }, true).find(
+			({ room, inside }) => room.span === 'page' && !inside?.left.length
+		);
+	const sizes: (Size & { readonly choice: Choice })[] = [];
+	let lowest = room.h + 1;
+	for (let w = 1; w <= room.w; w++) {
+		// What fits into a room fits into a higher one, so halving finds the least height.
+		let [none, enough] = [0, lowest - 1];
+		if (enough < 1 || !ruled(w, enough)) continue;
+		while (enough - none > 1) {
+			const middle = Math.floor((none + enough) / 2);
+			if (ruled(w, middle)) enough = middle;
+			else none = middle;
+		}
+		const choice = ruled(w, enough);
+		if (choice) sizes.push({ w, h: enough, choice });
+		lowest = enough;
+	}
+	return sizes;
+}
+
+/**
+ * Rows that a wish can take over a spread of two pages, in all of their width but for what is taken there. What stays in
+ * view beside the weeks of a set is a room for what they share.
+ */
+export function spreadChoices(
+	plan: Plan,
+	wish: Wish,
+	left: Size,
+	right: Size,
+	taken: Taken = [[], []],
+	inView: readonly RoomPlace[] = []
+): SpreadChoice[] {
+	if (wish.side || wish.facing !== undefined) return [];
+	const { size } = wish;
+	// Over the fold a size means rows: the width is that of both pages.
+	if (size && (wish.span !== 'spread' || size.h > left.h || size.h > right.h)) return [];
+	if (size && size.w > left.w + right.w) return [];
+	const { gutter } = plan.notebook;
+	const rows = (page: Size) => (size ? { w: page.w, h: size.h } : page);
+	const room: Room = { span: 'spread', left: rows(left), right: rows(right), gutter };
+	const beside = taken.some(({ length }) => length > 0);
+	const found = choicesIn(plan, wish, room, false, taken, inView).flatMap(
+		(choice): SpreadChoice[] => {
+			const own = footprintOf(choice);
+			if (choice.room.span !== 'spread' || own.span !== 'spread') return [];
+			const rows = { left: size?.h ?? own.left.h, right: size?.h ?? own.right.h };
+			const cost = rated(choice.discomfort, choice);
+			const ruled = size ? inRows(choice, size.h) : choice;
+			if (!beside) return [{ ...rows, choice: ruled, cost }];
+			const covers = coveredBy(ruled, left.w);
+			const hit = covers.some((rects, on) =>
+				rects.some((rect) => taken[on]?.some((other) => overlaps(rect, other)))
+			);
+			return hit ? [] : [{ ...rows, choice: ruled, cost, covers }];
+		}
+	);
+	const kept = few(
+		found,
+		(a, b) =>
+			a.left <= b.left &&
+			a.right <= b.right &&
+			JSON.stringify(a.covers) === JSON.stringify(b.covers),
+		(option) => option.left + option.right
+	);
+	return [...kept, ...kept.flatMap((option) => openBeside(option, left.w, right.w))];
+}
+
+/** A choice over a spread that leaves the rooms beside it to others, where they are large enough. */
+function openBeside(option: SpreadChoice, left: number, right: number): SpreadChoice[] {
+	const { choice, covers, cost } = option;
+	if (covers || choice.as.part) return [];
+	const own = coveredBy(choice, left);
+	const rooms = [
+		...besideOn(own[0], { w: left, h: option.left }),
+		...besideOn(own[1], { w: right, h: option.right })
+	];
+	if (rooms.length === 0) return [];
+	return [{ ...option, covers: own, cost: cost + notBelow }];
+}
+
+/** Rooms that a spread leaves on its rows of a page, a square from what it covers there: the largest there are. */
+export function besideOn(covers: readonly Rect[], rows: Size): Rect[] {
+	return emptyRects(rows, covers.map(withGap)).filter(
+		({ w, h }) => w >= leastBeside.w && h >= leastBeside.h
+	);
+}
+
+/** A choice over a spread in exactly so many rows. */
+export function inRows(choice: Choice, h: number): Choice {
+	const { room } = choice;
+	if (room.span === 'page') return choice;
+	return { ...choice, room: { ...room, left: { ...room.left, h }, right: { ...room.right, h } } };
+}
+
+function rated(discomfort: number, { inside }: Choice): number {
+	const most = worst * (1 + (inside?.guests.length ?? 0));
+	return Math.min(most, Math.round(discomfort / step) * step);
+}
+
+/**
+ * The choices that matter, the most comfortable first: none that is no smaller and no more comfortable
+ * than another, and of too many the dearest are left out, but never the smallest.
+ */
+function few<T extends { readonly cost: number; readonly choice: Choice }>(
+	found: readonly T[],
+	within: (a: T, b: T) => boolean,
+	area: (option: T) => number
+): T[] {
+	const sorted = found
+		.map((option, index) => ({ option, index, missed: missedBy(option.choice) }))
+		.sort(
+			(a, b) =>
+				a.missed - b.missed ||
+				a.option.cost - b.option.cost ||
+				area(a.option) - area(b.option) ||
+				a.index - b.index
+		)
+		.map(({ option }) => option);
+	const kept: T[] = [];
+	for (const option of sorted) if (!kept.some((other) => within(other, option))) kept.push(option);
+	if (kept.length <= mostOptions) return kept;
+	const smallest = kept.reduce((a, b) => (area(b) < area(a) ? b : a));
+	const first = kept.slice(0, mostOptions - 1);
+	return first.includes(smallest) ? kept.slice(0, mostOptions) : [...first, smallest];
+}

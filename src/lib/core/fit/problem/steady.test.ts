@@ -1,0 +1,58 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { often } from '../../../../../tests/support/effort';
+import { anyPlan, planWith } from '../../../../../tests/support/arbitraries';
+import { brokenRules } from '../../../../../tests/support/judge';
+import { laysOf, ownBlocks, planRun, summaryOf, type Lay, type Run } from '..';
+
+const moved = (lays: readonly Lay[], run: Run) =>
+	lays.filter(({ wish, page }) => {
+		const block = ownBlocks(run).find((own) => own.wish === wish);
+		return block !== undefined && block.pieces[0].page !== page;
+	}).length;
+
+test('of equally good runs one is taken in which no more wishes have left their pages', () => {
+	fc.assert(
+		fc.property(anyPlan, fc.nat(), (plan, n) => {
+			const lays = laysOf(plan, planRun(plan));
+			const gone = plan.wishes[n % Math.max(1, plan.wishes.length)];
+			const fewer = { ...plan, wishes: plan.wishes.filter((wish) => wish !== gone) };
+			const free = planRun(fewer);
+			const steady = planRun({ ...fewer, lately: lays });
+			expect(brokenRules(fewer, steady)).toEqual([]);
+			const { pagesUsed, leftOut } = summaryOf(free);
+			expect(summaryOf(steady)).toMatchObject({ pagesUsed, leftOut });
+			expect(moved(lays, steady)).toBeLessThanOrEqual(moved(lays, free));
+			for (const { as } of steady.blocks)
+				expect(as.pin).toEqual(fewer.wishes.find(({ id }) => id === as.id)?.pin ?? as.pin);
+		}),
+		{ numRuns: often(150) }
+	);
+});
+
+test('what was to face something that is gone keeps its place in the order', () => {
+	const whole = { w: 28, h: 40 };
+	const notes = (id: string) => ({ id, kind: 'notes', filler: false, size: whole });
+	const pageOf = (run: Run, id: string) =>
+		run.blocks.find(({ wish }) => wish === id)?.pieces[0].page ?? 0;
+	const plan = planWith([notes('a'), { ...notes('b'), facing: 'gone' }, notes('c')]);
+	const lately = [
+		{ wish: 'a', page: 13 },
+		{ wish: 'c', page: 12 }
+	];
+	const run = planRun({ ...plan, lately });
+	expect(brokenRules(plan, run)).toEqual([]);
+	expect(pageOf(run, 'a')).toBeLessThan(pageOf(run, 'b'));
+});
+
+test('what is left stays where it lay, where that costs nothing', () => {
+	const sleep = (id: string) => ({ id, kind: 'sleep', title: 'Sleep' });
+	const last = { ...sleep('last'), pin: { page: 16 } };
+	const before = planWith([sleep('a'), sleep('b'), last]);
+	const lately = laysOf(before, planRun(before));
+	const pageOf = (run: Run) => run.blocks.find(({ wish }) => wish === 'b')?.pieces[0].page;
+	const after = planWith([sleep('b'), last]);
+	expect(lately).toContainEqual({ wish: 'b', page: 13 });
+	expect(pageOf(planRun(after))).toBe(12);
+	expect(pageOf(planRun({ ...after, lately }))).toBe(13);
+});

@@ -1,0 +1,2 @@
+export * from './colours-on';
+export * from './drawing';
