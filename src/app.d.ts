@@ -1,6 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import type { Person } from '$lib/core/fit';
-import type { Store } from '$lib/server/store';
+import type { Store } from '$lib/server/shelf/store';
 
 declare global {
 	namespace App {

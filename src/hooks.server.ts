@@ -1,13 +1,13 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { knownLocale } from '$lib/core/month';
-import { loadDemo } from '$lib/server/demo';
-import { goneSignal } from '$lib/server/gone';
-import { refuse, safeHeaders } from '$lib/server/guard';
-import { problem } from '$lib/server/problem';
-import { deviceCookie, sharedBy } from '$lib/server/shared';
-import { clearUnfinished, copyNightly, databasePath } from '$lib/server/copies';
-import { openStore, type Store } from '$lib/server/store';
-import { asProblem, inOneShape, told } from '$lib/server/troubles';
+import { loadDemo } from '$lib/server/shelf/demo';
+import { goneSignal } from '$lib/server/network/gone';
+import { refuse, safeHeaders } from '$lib/server/network/guard';
+import { problem } from '$lib/server/answer/problem';
+import { deviceCookie, sharedBy } from '$lib/server/network/shared';
+import { clearUnfinished, copyNightly, databasePath } from '$lib/server/shelf/copies';
+import { openStore, type Store } from '$lib/server/shelf/store';
+import { asProblem, inOneShape, told } from '$lib/server/shelf/troubles';
 
 let store: Store | undefined;
 

@@ -1,4 +1,4 @@
-import { shippedCoverage } from '$lib/server/fonts';
+import { shippedCoverage } from '$lib/server/answer/fonts';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals }) => {

@@ -1,6 +1,6 @@
 import demoMonth from '../../demo/month.json';
 import { planRun } from '../../src/lib/core/fit';
-import { answer, type ApiRoute } from '../../src/lib/server/api-answers';
+import { answer, type ApiRoute } from '../../src/lib/server/answer/api-answers';
 import { demoPlan } from '../support/arbitraries';
 import { measure, report } from './measure';
 import { tenWishes } from './core';

@@ -7,7 +7,7 @@ import { countsIn, pageGuide } from '../../src/lib/core/guide';
 import { breakLines } from '../../src/lib/core/hand';
 import { renderPdf } from '../../src/lib/core/render/out/pdf';
 import type { Faces } from '../../src/lib/core/render/fonts/faces';
-import { faces } from '../../src/lib/server/fonts';
+import { faces } from '../../src/lib/server/answer/fonts';
 import { planWith } from '../support/arbitraries';
 import { measure, report } from './measure';
 

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { planRun } from '../../src/lib/core/fit';
 import { monthShape } from '../../src/lib/core/month';
 import { tallyOf, trackersOf, yearTally, type Entry } from '../../src/lib/core/records';
-import { openStore } from '../../src/lib/server/store';
+import { openStore } from '../../src/lib/server/shelf/store';
 import { a5, demoPlan } from '../support/arbitraries';
 import { measure, report } from './measure';
 

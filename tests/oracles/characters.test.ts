@@ -6,7 +6,7 @@ import { pageArt } from '../../src/lib/core/render/pages/page-art';
 import { renderPdf } from '../../src/lib/core/render/out/pdf';
 import { renderPng } from '../../src/lib/core/render/out/png';
 import { renderSvg } from '../../src/lib/core/render/out/svg';
-import { faces as openedFaces } from '../../src/lib/server/fonts';
+import { faces as openedFaces } from '../../src/lib/server/answer/fonts';
 import { documentWith } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';

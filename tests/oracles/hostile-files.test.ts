@@ -18,10 +18,10 @@ import {
 	trackersOf
 } from '../../src/lib/core/records';
 import { checkFont } from '../../src/lib/server/archive/font-check';
-import { checkSheetFont } from '../../src/lib/server/fonts';
+import { checkSheetFont } from '../../src/lib/server/answer/fonts';
 import { ArchiveFault } from '../../src/lib/server/archive/json-rows';
 import { unpackShelf } from '../../src/lib/server/archive/unpack';
-import { openStore } from '../../src/lib/server/store';
+import { openStore } from '../../src/lib/server/shelf/store';
 import { bandDays, calendarFeed, printerStatus } from '../../src/lib/standins';
 import { planWith } from '../support/arbitraries';
 import { archiveOf } from '../support/everything';

@@ -12,7 +12,7 @@ import { coverageOf } from '../../src/lib/core/render/fonts/faces';
 import { renderPdf } from '../../src/lib/core/render/out/pdf';
 import { setRuns } from '../../src/lib/core/render/fonts/set-runs';
 import { checkFont } from '../../src/lib/server/archive/font-check';
-import { faces, type FontFile } from '../../src/lib/server/fonts';
+import { faces, type FontFile } from '../../src/lib/server/answer/fonts';
 import { documentWith } from '../support/arbitraries';
 
 // Referees: pdf.js reads the PDFs; bidi-js, an implementation of UAX 9, puts letters in order.

@@ -12,7 +12,7 @@ import { renderStrips } from '../../src/lib/core/render/out/strips-pdf';
 import { renderPdf } from '../../src/lib/core/render/out/pdf';
 import { sheetsMm } from '../../src/lib/core/render';
 import { renderCheckSheet } from '../../src/lib/core/render/out/check-sheet';
-import { checkSheetFont, faces } from '../../src/lib/server/fonts';
+import { checkSheetFont, faces } from '../../src/lib/server/answer/fonts';
 import { anyPlan, demoPlan } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 import { straightStrokes } from '../support/strokes';

@@ -1,7 +1,7 @@
 import { writeFile } from 'node:fs/promises';
 import { strFromU8, unzipSync } from 'fflate';
 import { buffer } from 'node:stream/consumers';
-import type { Store } from '../../src/lib/server/store';
+import type { Store } from '../../src/lib/server/shelf/store';
 import type { TableName } from '../../src/lib/server/archive/tables';
 
 export type JsonRow = Record<string, unknown>;

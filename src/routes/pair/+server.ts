@@ -1,9 +1,9 @@
 import { setTimeout as after } from 'node:timers/promises';
 import { redirect } from '@sveltejs/kit';
-import { bytesOf } from '$lib/server/problem';
-import { guess } from '$lib/server/pairing';
-import { pairPage } from '$lib/server/pair-page';
-import { deviceCookie } from '$lib/server/shared';
+import { bytesOf } from '$lib/server/answer/problem';
+import { guess } from '$lib/server/network/pairing';
+import { pairPage } from '$lib/server/network/pair-page';
+import { deviceCookie } from '$lib/server/network/shared';
 import type { RequestHandler } from './$types';
 
 /** A wrong guess is answered no sooner. */

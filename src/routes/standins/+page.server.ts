@@ -1,4 +1,4 @@
-import { onlyWithStandins } from '$lib/server/standins';
+import { onlyWithStandins } from '$lib/server/network/standins';
 import { bandDays, banks, behave, behaviour, printerStatus, putTapeIn } from '$lib/standins';
 import type { Actions, PageServerLoad } from './$types';
 

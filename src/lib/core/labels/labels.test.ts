@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { demoPlan } from '../../../../tests/support/arbitraries';
-import { faces as openedFaces } from '../../server/fonts';
+import { faces as openedFaces } from '../../server/answer/fonts';
 import { planRun } from '../fit';
 import { sheetsMm } from '../render/pages/sheets';
 import { labelSets, labelsOf, squaresAcross } from '.';

@@ -15,11 +15,18 @@ import {
 } from '../../../../tests/support/everything';
 import { often } from '../../../../tests/support/effort';
 import { readPdf } from '../../../../tests/support/read-pdf';
-import { openDatabase } from '../database';
-import { clearUnfinished, copiesOf, copyBefore, copyOfDay, copyPath, outdated } from '../copies';
-import { loadDemo } from '../demo';
-import { drawnMonths } from '../drawn-months';
-import { openStore, ShelfFault, type Store } from '../store';
+import { openDatabase } from '../keep/database';
+import {
+	clearUnfinished,
+	copiesOf,
+	copyBefore,
+	copyOfDay,
+	copyPath,
+	outdated
+} from '../shelf/copies';
+import { loadDemo } from '../shelf/demo';
+import { drawnMonths } from '../shelf/drawn-months';
+import { openStore, ShelfFault, type Store } from '../shelf/store';
 import { version, type DrawnFile } from './pack';
 import { tables, type TableName } from './tables';
 import type { WayIn } from './take';

@@ -5,7 +5,7 @@ import { jsonSchema, planSchema } from '$lib/core/formats';
 import { holdings } from '$lib/core/draw';
 import { toCsv, type Entry } from '$lib/core/records';
 import { parseMonth } from '$lib/core/month';
-import type { Db } from '../database';
+import type { Db } from '../keep/database';
 import { rowsOf } from './rows';
 import { shapeOf, tables, type Cell, type Row, type TableName } from './tables';
 

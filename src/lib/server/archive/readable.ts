@@ -1,11 +1,11 @@
 import { sql } from 'kysely';
 import { changesSchema, checked } from '$lib/core/formats';
-import type { Db } from '../database';
-import { reasonOf, type SetAside } from '../kept';
-import { MonthSets } from '../month-sets';
-import { Months } from '../months';
-import { Notebooks } from '../notebooks';
-import { OwnKinds } from '../own-kinds';
+import type { Db } from '../keep/database';
+import { reasonOf, type SetAside } from '../keep/kept';
+import { MonthSets } from '../stores/month-sets';
+import { Months } from '../stores/months';
+import { Notebooks } from '../stores/notebooks';
+import { OwnKinds } from '../stores/own-kinds';
 import { checkFont } from './font-check';
 import { inPortions, rowsOf } from './rows';
 import type { Row, TableName } from './tables';

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { Db } from '../database';
+import type { Db } from '../keep/database';
 import { shapeOf, type Cell, type Row, type TableName } from './tables';
 
 /** So many rows are read or written at a time at most, and of long ones fewer: as many as have so many characters. */

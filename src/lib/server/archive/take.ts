@@ -1,5 +1,5 @@
 import { sql, type Kysely, type Transaction } from 'kysely';
-import type { Db, Tables } from '../database';
+import type { Db, Tables } from '../keep/database';
 import type { Left } from './readable';
 import { shapeOf, tables, type TableShape } from './tables';
 

@@ -1,6 +1,6 @@
 import { copyFile } from 'node:fs/promises';
 import { sql } from 'kysely';
-import { openDatabase, type Db } from '../database';
+import { openDatabase, type Db } from '../keep/database';
 import { ArchiveFault, jsonRows } from './json-rows';
 import { fontPath, format, headPath, tablePath, version } from './pack';
 import { leaveUnreadable, type Left } from './readable';

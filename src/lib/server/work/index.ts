@@ -1,10 +1,10 @@
 import type { Plan, Run } from '$lib/core/fit';
 import type { Checked } from '$lib/core/formats';
 import type { MakingPlan } from '$lib/core/making';
-import type { ApiRequest } from '../api-answers';
+import type { ApiRequest } from '../answer/api-answers';
 import type { FontCheck } from '../archive/font-check';
-import type { BodyName, BodyOf } from '../schemas';
-import type { SheetRequest } from '../sheet-answers';
+import type { BodyName, BodyOf } from '../keep/schemas';
+import type { SheetRequest } from '../answer/sheet-answers';
 import { unpack } from './packed';
 import { inThread, patienceForArchives, patienceForKept, threads } from './pool';
 import { tasks, type MakingRequest, type UnpackRequest, type Unpacked } from './tasks';

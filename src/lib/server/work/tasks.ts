@@ -1,13 +1,13 @@
 import { planRun, tooLarge, type Plan, type Run } from '$lib/core/fit';
 import { readJson, type Checked, type Fault, type Validator } from '$lib/core/formats';
 import { makingPlan, type Evenings, type MakingPlan, type Workshop } from '$lib/core/making';
-import { answer, type ApiRequest } from '../api-answers';
+import { answer, type ApiRequest } from '../answer/api-answers';
 import { ArchiveFault } from '../archive/json-rows';
 import { checkFont, type FontCheck } from '../archive/font-check';
 import { readCopy, unpackShelf } from '../archive/unpack';
 import type { Left } from '../archive/readable';
-import { bodies, type BodyName, type BodyOf } from '../schemas';
-import { sheet, type SheetRequest } from '../sheet-answers';
+import { bodies, type BodyName, type BodyOf } from '../keep/schemas';
+import { sheet, type SheetRequest } from '../answer/sheet-answers';
 import { pack, type Packed } from './packed';
 import { TooMuch } from './too-much';
 

@@ -1,8 +1,8 @@
 import { json } from '@sveltejs/kit';
-import { readChecked } from '$lib/server/app-request';
-import { bringIn } from '$lib/server/bring-in';
-import { copyPath, databasePath } from '$lib/server/copies';
-import { faulty, problem } from '$lib/server/problem';
+import { readChecked } from '$lib/server/shelf/app-request';
+import { bringIn } from '$lib/server/shelf/bring-in';
+import { copyPath, databasePath } from '$lib/server/shelf/copies';
+import { faulty, problem } from '$lib/server/answer/problem';
 import type { RequestHandler } from './$types';
 
 /** Goes back to a copy of the database; what is there now is put aside first. */

@@ -1,15 +1,15 @@
 import { json } from '@sveltejs/kit';
 import { createWriteStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
-import { refusedQuery } from '$lib/server/app-request';
-import { partBeside, removePart } from '$lib/server/archive/part-files';
+import { refusedQuery } from '$lib/server/shelf/app-request';
+import { partBeside, removePart } from '$lib/server/keep/part-files';
 import { waysIn } from '$lib/server/archive/take';
 import { mostFileBytes } from '$lib/server/archive/unpack';
-import { databasePath, today } from '$lib/server/copies';
-import { drawnMonths } from '$lib/server/drawn-months';
-import { boundedBody, faulty, problem } from '$lib/server/problem';
-import { openStore } from '$lib/server/store';
-import { bringIn } from '$lib/server/bring-in';
+import { databasePath, today } from '$lib/server/shelf/copies';
+import { drawnMonths } from '$lib/server/shelf/drawn-months';
+import { boundedBody, faulty, problem } from '$lib/server/answer/problem';
+import { openStore } from '$lib/server/shelf/store';
+import { bringIn } from '$lib/server/shelf/bring-in';
 import type { RequestHandler } from './$types';
 
 /** Everything that is kept, as one ZIP, with its pages as they are drawn. It is packed from a copy as it is sent. */

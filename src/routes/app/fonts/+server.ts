@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { checked, fontUseSchema } from '$lib/core/formats';
-import { bytesOf, faulty, problem } from '$lib/server/problem';
-import { refusedQuery } from '$lib/server/app-request';
+import { bytesOf, faulty, problem } from '$lib/server/answer/problem';
+import { refusedQuery } from '$lib/server/shelf/app-request';
 import { fontApart } from '$lib/server/work';
 import type { RequestHandler } from './$types';
 

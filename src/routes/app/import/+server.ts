@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
-import { readChecked } from '$lib/server/app-request';
-import { monthFault } from '$lib/server/month-fault';
+import { readChecked } from '$lib/server/shelf/app-request';
+import { monthFault } from '$lib/server/shelf/month-fault';
 import { keptMonth, mostImportBytes } from '$lib/core/formats';
 import type { RequestHandler } from './$types';
 

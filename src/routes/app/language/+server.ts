@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { readChecked } from '$lib/server/app-request';
+import { readChecked } from '$lib/server/shelf/app-request';
 import type { RequestHandler } from './$types';
 
 export const PUT: RequestHandler = async (event) => {

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { readChecked } from '$lib/server/app-request';
+import { readChecked } from '$lib/server/shelf/app-request';
 import type { RequestHandler } from './$types';
 
 /** How the person works: evenings, inks, and the rules that are switched off. */

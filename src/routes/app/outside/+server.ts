@@ -1,8 +1,8 @@
 import { json } from '@sveltejs/kit';
-import { readChecked } from '$lib/server/app-request';
-import { problem } from '$lib/server/problem';
-import { mayAskThisMachine } from '$lib/server/asked-from';
-import { reach } from '$lib/server/reach';
+import { readChecked } from '$lib/server/shelf/app-request';
+import { problem } from '$lib/server/answer/problem';
+import { mayAskThisMachine } from '$lib/server/network/asked-from';
+import { reach } from '$lib/server/network/reach';
 import type { RequestHandler } from './$types';
 
 /** Asks an address that a person entered, on this machine or network; it is remembered once it has answered. */

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
-import { placedMonth } from '$lib/server/shelf';
-import { hasStandins } from '$lib/server/standins';
+import { placedMonth } from '$lib/server/shelf/shelf';
+import { hasStandins } from '$lib/server/network/standins';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ params, locals, depends, url }) => {

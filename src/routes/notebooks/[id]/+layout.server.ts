@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { indexLines } from '$lib/core/fit';
 import { movingAlong } from '$lib/core/next';
-import { monthsInBook, pagesLeft } from '$lib/server/shelf';
+import { monthsInBook, pagesLeft } from '$lib/server/shelf/shelf';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ params, locals }) => {

@@ -1,4 +1,4 @@
-import { copiesOf, databasePath } from '$lib/server/copies';
+import { copiesOf, databasePath } from '$lib/server/shelf/copies';
 import type { PageServerLoad } from './$types';
 
 /** Copies of the database that one can go back to. */

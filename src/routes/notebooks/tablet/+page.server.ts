@@ -1,6 +1,6 @@
 import { toString as qrOf } from 'qrcode';
-import { openOffer } from '$lib/server/pairing';
-import { sharedAddresses, sharedBy } from '$lib/server/shared';
+import { openOffer } from '$lib/server/network/pairing';
+import { sharedAddresses, sharedBy } from '$lib/server/network/shared';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, platform }) => {

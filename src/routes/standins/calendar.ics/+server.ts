@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { onlyWithStandins } from '$lib/server/standins';
+import { onlyWithStandins } from '$lib/server/network/standins';
 import { behaviour, calendarFeed, inCharacter } from '$lib/standins';
 import type { RequestHandler } from './$types';
 

@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
 import { version } from '../../../../../package.json';
-import { openApi } from '$lib/server/openapi';
+import { openApi } from '$lib/server/answer/openapi';
 import type { RequestHandler } from './$types';
 
 /** The open API, described. */

@@ -1,4 +1,4 @@
-import { apiResponse } from '$lib/server/app-request';
+import { apiResponse } from '$lib/server/shelf/app-request';
 import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = (event) => apiResponse(event, 'review');

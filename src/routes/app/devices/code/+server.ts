@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
-import { newOffer } from '$lib/server/pairing';
-import { problem } from '$lib/server/problem';
-import { sharedAddresses, sharedBy } from '$lib/server/shared';
+import { newOffer } from '$lib/server/network/pairing';
+import { problem } from '$lib/server/answer/problem';
+import { sharedAddresses, sharedBy } from '$lib/server/network/shared';
 import type { RequestHandler } from './$types';
 
 /** A new code with which one device is paired; only this machine itself is given one. */

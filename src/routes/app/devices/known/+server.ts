@@ -1,4 +1,4 @@
-import { deviceCookie } from '$lib/server/shared';
+import { deviceCookie } from '$lib/server/network/shared';
 import type { RequestHandler } from './$types';
 
 /** Whether whoever sent the cookie is a paired device: 204, or 401. */

@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { fontType } from '$lib/core/render/fonts/faces';
-import { readChecked } from '$lib/server/app-request';
-import { problem } from '$lib/server/problem';
+import { readChecked } from '$lib/server/shelf/app-request';
+import { problem } from '$lib/server/answer/problem';
 import type { RequestHandler } from './$types';
 
 const missing = () => problem(404, 'Not found', 'There is no font with this id.');

@@ -1,5 +1,5 @@
-import { readChecked, written } from '$lib/server/app-request';
-import { monthFault } from '$lib/server/month-fault';
+import { readChecked, written } from '$lib/server/shelf/app-request';
+import { monthFault } from '$lib/server/shelf/month-fault';
 import type { RequestHandler } from './$types';
 
 export const PUT: RequestHandler = async (event) => {

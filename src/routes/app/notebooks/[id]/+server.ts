@@ -1,6 +1,6 @@
-import { readChecked, written } from '$lib/server/app-request';
-import { keptCutsFault } from '$lib/server/kept-cuts';
-import { faulty } from '$lib/server/problem';
+import { readChecked, written } from '$lib/server/shelf/app-request';
+import { keptCutsFault } from '$lib/server/shelf/kept-cuts';
+import { faulty } from '$lib/server/answer/problem';
 import type { RequestHandler } from './$types';
 
 export const PUT: RequestHandler = async (event) => {

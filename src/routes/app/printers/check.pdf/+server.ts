@@ -1,8 +1,8 @@
 import { renderCheckSheet } from '$lib/core/render/out/check-sheet';
-import { refusedQuery } from '$lib/server/app-request';
-import { checkSheetFont } from '$lib/server/fonts';
-import { pdfAnswer } from '$lib/server/pdf-response';
-import { faulty } from '$lib/server/problem';
+import { refusedQuery } from '$lib/server/shelf/app-request';
+import { checkSheetFont } from '$lib/server/answer/fonts';
+import { pdfAnswer } from '$lib/server/answer/pdf-response';
+import { faulty } from '$lib/server/answer/problem';
 import type { RequestHandler } from './$types';
 
 const leastPitch = 1;

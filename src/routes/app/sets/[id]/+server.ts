@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
-import { readChecked } from '$lib/server/app-request';
-import { problem } from '$lib/server/problem';
+import { readChecked } from '$lib/server/shelf/app-request';
+import { problem } from '$lib/server/answer/problem';
 import type { RequestHandler } from './$types';
 
 export const PATCH: RequestHandler = async (event) => {

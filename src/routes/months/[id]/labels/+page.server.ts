@@ -1,4 +1,4 @@
-import { hasStandins } from '$lib/server/standins';
+import { hasStandins } from '$lib/server/network/standins';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => ({

@@ -1,6 +1,6 @@
 import { addMonths, formatMonth, parseMonth } from '$lib/core/month';
 import type { KeptRecords } from '$lib/core/records';
-import { placedMonth } from '$lib/server/shelf';
+import { placedMonth } from '$lib/server/shelf/shelf';
 import type { PageServerLoad } from './$types';
 
 /** So many months before the one that is looked back on say what the next one should hold. */

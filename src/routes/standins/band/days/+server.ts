@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { onlyWithStandins } from '$lib/server/standins';
+import { onlyWithStandins } from '$lib/server/network/standins';
 import { bandDays, behaviour, inCharacter } from '$lib/standins';
 import type { RequestHandler } from './$types';
 

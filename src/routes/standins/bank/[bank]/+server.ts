@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { parseMonth } from '$lib/core/month';
-import { onlyWithStandins } from '$lib/server/standins';
+import { onlyWithStandins } from '$lib/server/network/standins';
 import { banks, bankStatement, inCharacter } from '$lib/standins';
 import type { RequestHandler } from './$types';
 

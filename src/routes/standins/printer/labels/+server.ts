@@ -1,6 +1,6 @@
 import { json } from '@sveltejs/kit';
-import { bytesOf } from '$lib/server/problem';
-import { onlyWithStandins } from '$lib/server/standins';
+import { bytesOf } from '$lib/server/answer/problem';
+import { onlyWithStandins } from '$lib/server/network/standins';
 import { behaviour, inCharacter, printerStatus, printPicture } from '$lib/standins';
 import type { RequestHandler } from './$types';
 

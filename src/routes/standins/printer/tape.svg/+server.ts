@@ -1,4 +1,4 @@
-import { onlyWithStandins } from '$lib/server/standins';
+import { onlyWithStandins } from '$lib/server/network/standins';
 import { printedTape } from '$lib/standins';
 import type { RequestHandler } from './$types';
 

@@ -1,4 +1,4 @@
-import { monthSheet } from '$lib/server/month-sheet';
+import { monthSheet } from '$lib/server/shelf/month-sheet';
 import type { RequestHandler } from './$types';
 
 /** Labels of a kept month to be cut out: those of the sets in `?sets=`. */

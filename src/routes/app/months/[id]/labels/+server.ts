@@ -1,9 +1,9 @@
 import { json } from '@sveltejs/kit';
-import { readChecked } from '$lib/server/app-request';
-import { mayAskThisMachine } from '$lib/server/asked-from';
-import { printLabel } from '$lib/server/label-printer';
-import { keptSheet } from '$lib/server/month-sheet';
-import { problem } from '$lib/server/problem';
+import { readChecked } from '$lib/server/shelf/app-request';
+import { mayAskThisMachine } from '$lib/server/network/asked-from';
+import { printLabel } from '$lib/server/network/label-printer';
+import { keptSheet } from '$lib/server/shelf/month-sheet';
+import { problem } from '$lib/server/answer/problem';
 import type { RequestHandler } from './$types';
 
 /** Prints one label of a kept month; the printer's address is remembered once it has printed. */

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { toDocument } from '$lib/core/formats';
 import { formatMonth } from '$lib/core/month';
-import { placedMonth } from '$lib/server/shelf';
+import { placedMonth } from '$lib/server/shelf/shelf';
 import type { RequestHandler } from './$types';
 
 /** A kept month as a plan document, to be saved as a file: with the pages that its book leaves it. */

@@ -1,4 +1,4 @@
-import { monthSheet } from '$lib/server/month-sheet';
+import { monthSheet } from '$lib/server/shelf/month-sheet';
 import type { RequestHandler } from './$types';
 
 /** A page of a kept month as a picture of a chosen resolution. */

@@ -2,8 +2,8 @@ import { json } from '@sveltejs/kit';
 import { subjectOf } from '$lib/core/draw';
 import { daysIn, parseMonth } from '$lib/core/month';
 import { toCsv } from '$lib/core/records';
-import { readChecked } from '$lib/server/app-request';
-import { faulty, problem } from '$lib/server/problem';
+import { readChecked } from '$lib/server/shelf/app-request';
+import { faulty, problem } from '$lib/server/answer/problem';
 import type { RequestHandler } from './$types';
 
 const mostBytes = 4 * 1024 * 1024;

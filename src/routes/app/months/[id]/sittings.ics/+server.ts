@@ -1,4 +1,4 @@
-import { monthCalendar } from '$lib/server/month-calendar';
+import { monthCalendar } from '$lib/server/shelf/month-calendar';
 import type { RequestHandler } from './$types';
 
 /** The sittings of a kept month as a calendar file. */
