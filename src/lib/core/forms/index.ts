@@ -45,6 +45,7 @@ import { weekStaggered } from './weeks/week-staggered';
 import { weekdayRows } from './calendars/weekday-rows';
 import { withWideTitle } from './around/wide-title';
 
+export * from './form/facts';
 export * from './form/form';
 export * from './form/misfit';
 export * from './form/content';

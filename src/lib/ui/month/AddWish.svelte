@@ -2,7 +2,6 @@
 	import { DropdownMenu } from 'bits-ui';
 	import { kindById, kinds } from '$lib/core/catalogue';
 	import type { Wish } from '$lib/core/wish';
-	import { focusOn } from '../focus';
 	import type { MonthDesk } from './month-desk.svelte';
 
 	/** Adds a wish to the month, or to what lives in another one's rooms. */
@@ -58,9 +57,7 @@
 		if (!added) return;
 		added = false;
 		event.preventDefault();
-		void import('./WishEditor.svelte').then(() =>
-			focusOn('[aria-label="Settings of this wish"] :is(input, textarea, button)')
-		);
+		desk.entersSettings = true;
 	}
 </script>
 

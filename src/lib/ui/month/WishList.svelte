@@ -4,6 +4,7 @@
 	import { allWishes, type Wish } from '$lib/core/wish';
 	import { nameOf } from './block-name';
 	import type { MonthDesk } from './month-desk.svelte';
+	import Self from './WishList.svelte';
 	import WishRow from './WishRow.svelte';
 
 	interface Props {
@@ -47,6 +48,9 @@
 	}
 </script>
 
+{#snippet list(wish: Wish)}
+	<Self {desk} host={wish} />
+{/snippet}
 {#if shown.length === 0 && !host}
 	<p class="py-6 text-ink-soft">Nothing is wished for yet. Add a first page below.</p>
 {/if}
@@ -67,7 +71,7 @@
 	{#each shown as place, index (place.id)}
 		{@const wish = wishes.get(place.id)}
 		<li class="bg-sheet {host ? '' : 'border-b border-hairline'}">
-			{#if wish}<WishRow {desk} {wish} {index} {host} />{/if}
+			{#if wish}<WishRow {desk} {wish} {index} {host} {list} />{/if}
 		</li>
 	{/each}
 </ol>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import { dragHandle } from 'svelte-dnd-action';
 	import { kindById } from '$lib/core/catalogue';
 	import { formById } from '$lib/core/forms';
@@ -8,7 +9,6 @@
 	import type { MonthDesk } from './month-desk.svelte';
 	import { nameOf } from './block-name';
 	import Remedies from './Remedies.svelte';
-	import WishList from './WishList.svelte';
 	import SixDots from './SixDots.svelte';
 
 	interface Props {
@@ -17,8 +17,10 @@
 		index: number;
 		/** The wish in which it lives. */
 		host?: Wish;
+		/** The list of what stands with it. */
+		list: Snippet<[Wish]>;
 	}
-	let { desk, wish, index, host }: Props = $props();
+	let { desk, wish, index, host, list }: Props = $props();
 
 	const kind = $derived(kindById(wish.kind));
 	const name = $derived(nameOf(wish));
@@ -126,5 +128,5 @@
 	{/await}
 {/if}
 {#if !folded && (members.length > 0 || (open && roomy))}
-	<WishList {desk} host={wish} />
+	{@render list(wish)}
 {/if}

@@ -1,18 +1,15 @@
 import { createContext } from 'svelte';
-import { begin as begun, idGiver, kindById } from '$lib/core/catalogue';
+import { begin as begun, kindById } from '$lib/core/catalogue';
 import type { Cut } from '$lib/core/cuts';
 import type { Evenings, MakingPlan, Workshop } from '$lib/core/making';
 import {
-	drawPage,
 	holdAt,
 	laysOf,
 	lockPages,
-	pinOf,
 	planOf,
 	putAmong,
 	summaryOf,
 	swapSides,
-	undrawPage,
 	unlockPages,
 	withEarlier,
 	type Block,
@@ -24,13 +21,11 @@ import {
 	type Summary
 } from '$lib/core/fit';
 import {
-	allWishes,
 	arranged,
 	intoHost,
 	outOfHost,
 	sameContent,
 	withChanged,
-	withSiblings,
 	without,
 	type Wish
 } from '$lib/core/wish';
@@ -39,9 +34,19 @@ import type { Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { Saver } from '../keeping/saver.svelte';
 import type { Theme } from '$lib/core/theme';
-import { begin, redo, step, undo, type History } from './history';
-import { forget, recall, remember } from './kept-history';
-import { withoutAct } from './without-act';
+import { MonthSteps } from './month-steps.svelte';
+import {
+	drawnWith,
+	freeIds,
+	givenUp,
+	movedBy,
+	pinnedTo,
+	renamed,
+	withCopy,
+	withCut,
+	withoutCut,
+	type PinTo
+} from './moves';
 import { onlyThis, othersMoved, type HandMove } from './moved';
 import { Planner } from './planner';
 
@@ -67,20 +72,16 @@ export interface DeskInput {
 	readonly next?: { readonly month: string; readonly first: number };
 }
 
-const rememberMs = 300;
 /** A hand that has changed nothing for so long rests: what is only to be compared with is worked out then. */
 const restMs = 1500;
-/** Steps of which one may have been on its way when the page was left. */
-const mostOnTheWay = 20;
-/** After such a pause typing begins a step of its own. */
-const pauseMs = 2000;
-
 /** A month as one works on it: its wishes with undo, its run as soon as it is planned, its keeping. */
 export class MonthDesk {
-	private history: History<KeptMonth>;
+	private readonly steps: MonthSteps;
 	/** The plan that the run belongs to; while a newer one is being planned both lag behind together. */
 	plan: Plan;
 	run: Run;
+	/** Whether the settings that are opened next take the focus. */
+	entersSettings = $state(false);
 	/** The wish that is being edited, shown in the run as well. */
 	chosen = $state<string>();
 	planning = $state(false);
@@ -97,13 +98,9 @@ export class MonthDesk {
 	private planner: Planner | undefined;
 	readonly saver: Saver<KeptMonth>;
 	private channel: BroadcastChannel | undefined;
-	private remembering: ReturnType<typeof setTimeout> | undefined;
 	private resting: ReturnType<typeof setTimeout> | undefined;
-	private recalled = false;
-	private changedAt = 0;
 
 	constructor(private input: DeskInput) {
-		this.history = $state.raw(begin(input.month));
 		this.plan = $state.raw(this.planFor(input.month));
 		this.run = $state.raw(input.run);
 		this.saver = new Saver<KeptMonth>(
@@ -115,9 +112,14 @@ export class MonthDesk {
 				})),
 			(revision) => {
 				this.channel?.postMessage(revision);
-				this.rememberSoon();
+				this.steps.rememberSoon();
 			}
 		);
+		this.steps = new MonthSteps(input.id, input.month, this.saver, () => {
+			this.moved = undefined;
+			this.moving = undefined;
+			this.ask();
+		});
 	}
 
 	get id() {
@@ -129,19 +131,19 @@ export class MonthDesk {
 	}
 
 	get month(): KeptMonth {
-		return this.history.present;
+		return this.steps.month;
 	}
 
 	get wishes(): readonly Wish[] {
-		return this.history.present.wishes;
+		return this.steps.month.wishes;
 	}
 
 	get canUndo() {
-		return this.history.past.length > 0;
+		return this.steps.canUndo;
 	}
 
 	get canRedo() {
-		return this.history.future.length > 0;
+		return this.steps.canRedo;
 	}
 
 	/**
@@ -168,7 +170,7 @@ export class MonthDesk {
 			// With changes of our own the next write tells that there is a conflict.
 			if (this.saver.settled) void reload();
 		};
-		const leave = () => this.rememberNow();
+		const leave = () => this.steps.rememberNow();
 		window.addEventListener('pagehide', leave);
 		const touched = new AbortController();
 		const touch = () => {
@@ -178,13 +180,13 @@ export class MonthDesk {
 		for (const event of ['pointerdown', 'keydown'])
 			window.addEventListener(event, touch, { signal: touched.signal });
 		const shown = this.month;
-		this.recallOnce();
+		this.steps.recallOnce();
 		if (this.month !== shown || this.input.trouble) this.ask();
 		else this.suggest(this.plan);
 		this.opened = true;
 		return () => {
 			this.opened = false;
-			this.rememberNow();
+			this.steps.rememberNow();
 			window.removeEventListener('pagehide', leave);
 			touched.abort();
 			clearTimeout(this.resting);
@@ -205,7 +207,7 @@ export class MonthDesk {
 		this.planning = false;
 		this.input = input;
 		this.saver.adopt(input.revision);
-		if (!same) this.history = step(this.history, input.month);
+		if (!same) this.steps.adopt(input.month);
 		this.plan = this.planFor(input.month);
 		this.run = input.run;
 		if (input.trouble) this.ask();
@@ -213,43 +215,12 @@ export class MonthDesk {
 
 	/** Forgets the month's steps in this window. */
 	forget(): void {
-		clearTimeout(this.remembering);
-		forget(this.id);
-	}
-
-	/** Takes up the steps that this window made before it was reloaded, and what of them was not kept. */
-	private recallOnce(): void {
-		if (this.recalled) return;
-		this.recalled = true;
-		const found = recall(this.id);
-		if (!found) return;
-		if (sameContent(found.history.present, this.month))
-			this.history = { ...found.history, present: this.month, last: undefined };
-		else if (found.saved) this.history = step(found.history, this.month);
-		else {
-			this.history = { ...found.history, last: undefined };
-			const { past, present } = found.history;
-			this.saver.recover(found.revision, present, past.slice(-mostOnTheWay));
-		}
-	}
-
-	private rememberSoon(): void {
-		clearTimeout(this.remembering);
-		this.remembering = setTimeout(() => this.rememberNow(), rememberMs);
-	}
-
-	private rememberNow(): void {
-		clearTimeout(this.remembering);
-		const { baseRevision: revision, settled: saved } = this.saver;
-		remember(this.id, { revision, saved, history: this.history });
+		this.steps.forget();
 	}
 
 	/** Changes the month, plans it anew and keeps it; equal names in a row without a pause are undone together. */
 	change(content: Partial<KeptMonth>, name?: string): void {
-		const now = Date.now();
-		if (now - this.changedAt > pauseMs) this.endStep();
-		this.changedAt = now;
-		this.present(step(this.history, { ...this.month, ...content }, name));
+		this.steps.change(content, name);
 	}
 
 	/** The same, where a hand moved a wish's block: what else moves because of it is told. */
@@ -272,26 +243,20 @@ export class MonthDesk {
 
 	/** Ends what is undone together: a field was left. */
 	endStep(): void {
-		if (this.history.last !== undefined) this.history = { ...this.history, last: undefined };
+		this.steps.endStep();
 	}
 
 	undo(): void {
-		if (this.canUndo) this.present(undo(this.history));
+		this.steps.undo();
+	}
+
+	redo(): void {
+		this.steps.redo();
 	}
 
 	/** A way to take back what was done last, that one act and nothing else, whatever comes after it. */
 	wayBack(): () => void {
-		const before = this.history.past.at(-1);
-		const after = this.month;
-		return () => {
-			if (!before) return;
-			if (sameContent(this.month, after)) this.undo();
-			else this.change(withoutAct(before, after, this.month));
-		};
-	}
-
-	redo(): void {
-		if (this.canRedo) this.present(redo(this.history));
+		return this.steps.wayBack();
 	}
 
 	/** Adds a wish of a kind at the end of the list. */
@@ -337,15 +302,7 @@ export class MonthDesk {
 
 	/** Puts a copy of a wish behind it, under an id that is free; what is pinned stays with the first. */
 	duplicate(id: string): void {
-		let copied: string | undefined;
-		const wishes = withSiblings(this.wishes, id, (siblings, at) => {
-			const like = siblings[at];
-			if (!like) return siblings;
-			const copy = renamed(like, this.freeIds());
-			copied = copy.id;
-			const free: Wish = { ...copy, pin: undefined, facing: undefined, spot: undefined };
-			return siblings.toSpliced(at + 1, 0, free);
-		});
+		const { wishes, copied } = withCopy(this.wishes, id, this.freeIds());
 		this.change({ wishes });
 		this.chosen = copied;
 	}
@@ -363,35 +320,14 @@ export class MonthDesk {
 
 	/** Moves a wish by some places in the list, a member among those that share its host. */
 	move(id: string, by: number): void {
-		const wishes = withSiblings(this.wishes, id, (siblings, from) => {
-			const to = Math.min(siblings.length - 1, Math.max(0, from + by));
-			const wish = siblings[from];
-			return wish && from !== to ? siblings.toSpliced(from, 1).toSpliced(to, 0, wish) : siblings;
-		});
+		const wishes = movedBy(this.wishes, id, by);
 		if (wishes !== this.wishes) this.change({ wishes });
 	}
 
 	/** Keeps a block where it is, or on another page, or lets its wish move again. */
-	pin(block: Block, to: 'here' | 'free' | number, alone = false): void {
-		const pin =
-			to === 'free' ? undefined : to === 'here' ? { ...pinOf(block), alone } : { page: to, alone };
+	pin(block: Block, to: PinTo, alone = false): void {
 		// Not as an edit: each of these is a step of its own to take back.
-		if (block.host && to !== 'free' && to !== 'here') {
-			const out = outOfHost(this.wishes, block.wish);
-			return this.moveByHand(
-				block.wish,
-				withChanged(out, block.wish, (wish) => ({ ...wish, pin }))
-			);
-		}
-		const wishes = !block.host
-			? withChanged(this.wishes, block.wish, (wish) => ({
-					...wish,
-					pin: pin && (alone ? pin : { ...pin, alone: undefined })
-				}))
-			: to === 'here'
-				? holdAt(this.plan, this.run, block, block.pieces)
-				: withChanged(this.wishes, block.wish, (wish) => ({ ...wish, spot: undefined }));
-		this.moveByHand(block.wish, wishes);
+		this.moveByHand(block.wish, pinnedTo(this.month, this.plan, this.run, block, to, alone));
 	}
 
 	/** Sends a block to a page, among those that stand there, named from top to bottom. */
@@ -414,28 +350,13 @@ export class MonthDesk {
 
 	/** Lets go of a page that is spoilt: what stands there finds another place, and pages that are begun stay as they are. */
 	giveUp(spoilt: number, begun: readonly number[]): void {
-		const { plan, run } = this;
-		const wishes = begun.reduce(
-			(held, page) => lockPages({ ...plan, wishes: held }, run, page, page),
-			plan.wishes
-		);
-		const there = (id: string) =>
-			run.blocks.some(
-				({ wish, pieces }) => wish === id && pieces.some(({ page }) => page === spoilt)
-			);
-		const freed = wishes.map((wish) => (there(wish.id) ? { ...wish, pin: undefined } : wish));
-		const left = this.month.drawn && undrawPage(this.month.drawn, spoilt);
-		this.change({ wishes: freed, drawn: left && left.pages.length > 0 ? left : undefined });
+		this.change(givenUp(this.month, this.plan, this.run, spoilt, begun));
 	}
 
 	/** Marks a page as drawn in the book, or takes the mark away. */
 	setDrawn(page: number, drawn: boolean): void {
-		const known = this.month.drawn;
-		if (drawn) this.change({ drawn: drawPage(this.plan, this.run, known, page) });
-		else if (known) {
-			const left = undrawPage(known, page);
-			this.change({ drawn: left.pages.length > 0 ? left : undefined });
-		}
+		if (!drawn && !this.month.drawn) return;
+		this.change({ drawn: drawnWith(this.month, this.plan, this.run, page, drawn) });
 	}
 
 	/** What the next month in the book has to do with this one's run: how many pages later it begins now. */
@@ -460,18 +381,12 @@ export class MonthDesk {
 
 	/** Makes a cut, or changes the one with its id; what is `held` stays where it lies around the cut. */
 	setCut(cut: Cut, held?: Block): void {
-		const known = this.cuts.some(({ id }) => id === cut.id);
-		const cuts = known
-			? this.cuts.map((other) => (other.id === cut.id ? cut : other))
-			: [...this.cuts, cut];
 		const wishes = held ? holdAt(this.plan, this.run, held, held.pieces) : this.wishes;
-		this.change({ cuts, wishes });
+		this.change({ cuts: withCut(this.cuts, cut), wishes });
 	}
 
 	removeCut(id: string): void {
-		const left = this.cuts.filter((cut) => cut.id !== id);
-		// As the server keeps it: no cuts are none, not an empty list.
-		this.change({ cuts: left.length > 0 ? left : undefined });
+		this.change({ cuts: withoutCut(this.cuts, id) });
 	}
 
 	/** The plan with a cut that is not made yet. */
@@ -520,15 +435,6 @@ export class MonthDesk {
 		return this.planner?.timeFor(this.planFor({ ...this.month, ...change }), workshop);
 	}
 
-	private present(history: History<KeptMonth>): void {
-		this.history = history;
-		this.moved = undefined;
-		this.moving = undefined;
-		this.saver.write(history.present);
-		this.rememberSoon();
-		this.ask();
-	}
-
 	/** Has what is shown planned. */
 	private ask(): void {
 		this.planning = true;
@@ -567,24 +473,9 @@ export class MonthDesk {
 		return withEarlier(plan, earlierCuts, earlierWeeks);
 	}
 
-	/** Ids that nothing has or had: what is drawn or can be brought back keeps its own. */
 	private freeIds(): (kind: string) => string {
-		const { past, present, future } = this.history;
-		return idGiver(
-			[...past, present, ...future].flatMap(({ wishes, drawn }) => [
-				...allWishes(wishes).map(({ id }) => id),
-				...(drawn?.blocks.map(({ wish }) => wish.id) ?? [])
-			])
-		);
+		return freeIds(this.steps.months);
 	}
-}
-
-/** A copy of a wish and its members under other ids. */
-function renamed(wish: Wish, freeId: (kind: string) => string): Wish {
-	const copy: Wish = { ...wish, id: freeId(wish.kind) };
-	return wish.members
-		? { ...copy, members: wish.members.map((member) => renamed(member, freeId)) }
-		: copy;
 }
 
 /** Puts the desk where the screens of its month find it, and finds it there. */

@@ -1,5 +1,5 @@
 import type { Size } from '../../paper';
-import type { Facts } from './form';
+import type { Facts } from './facts';
 
 export type RuleValue = number | string | boolean | Size;
 

@@ -4,7 +4,8 @@ import { fitLettering, leastCapital, letters, letterStarts, type Lettering } fro
 import { monthName } from '../../month';
 import type { Rect, Size } from '../../paper';
 import { framed, framedAs } from '../form/framed';
-import { pageSize, ranked, type Facts, type Form, type Layout, type Setting } from '../form/form';
+import type { Facts } from '../form/facts';
+import { pageSize, ranked, type Form, type Layout, type Setting } from '../form/form';
 import { miniMonthMarks, miniMonthSize } from '../calendars/mini-month';
 import { choiceRule } from '../form/rule';
 import { drawnLetters } from '../parts/title-band';

@@ -1,7 +1,8 @@
 import { gapBetween } from '../form/common-rules';
 import { cellDiscomfort } from '../form/form';
 import { numberRule } from '../form/rule';
-import { weekForm, type WeekPlace } from './week-form';
+import type { WeekPlace } from './week';
+import { weekForm } from './week-form';
 
 const usualGap = 1;
 const leastBox = 4;

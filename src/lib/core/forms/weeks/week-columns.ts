@@ -1,12 +1,7 @@
 import { cellDiscomfort } from '../form/form';
 import { choiceRule } from '../form/rule';
-import {
-	weekForm,
-	type WeekArea,
-	type WeekGrid,
-	type WeekPiece,
-	type WeekPlace
-} from './week-form';
+import type { WeekPiece, WeekPlace } from './week';
+import { weekForm, type WeekArea, type WeekGrid } from './week-form';
 
 const header = 1;
 const leastHeight = 12;

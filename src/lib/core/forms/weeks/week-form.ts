@@ -3,7 +3,6 @@ import type { Rect, Size } from '../../paper';
 import { everySecond, headed, titleStyle, undated, weekOfMonth } from '../form/common-rules';
 import {
 	ranked,
-	type Facts,
 	type Form,
 	type Layout,
 	type Room,
@@ -11,20 +10,13 @@ import {
 	type Setting,
 	type Span
 } from '../form/form';
+import type { Facts } from '../form/facts';
 import { numberRule, type Rule } from '../form/rule';
 import { titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
-import { datesOfWeek, weekNumberOf, weekTitle } from './week';
+import { datesOfWeek, weekNumberOf, weekTitle, type WeekPlace } from './week';
 import { headOf, spare, standingIn, type Standing } from './week-standing';
 import { dayHeads, dayMarks, frames, headMarks, placeMarks, spareMarks } from './week-marks';
-
-/** A rectangle on one of a week's pages. */
-export interface WeekPiece extends Rect {
-	readonly on: 0 | 1;
-}
-
-/** Where a day stands: one rectangle, or two where it lies over the fold. */
-export type WeekPlace = readonly [WeekPiece] | readonly [WeekPiece, WeekPiece];
 
 /** Places of a week on its pages, in order, and what is said of them. */
 export interface WeekGrid {

@@ -4,8 +4,7 @@ import { everySecond } from '../form/common-rules';
 import type { Setting } from '../form/form';
 import { choiceRule } from '../form/rule';
 import { titleHeight, titleMarksIn } from '../parts/title-band';
-import { dayHeading, spareHeading, type WeekDay } from './week';
-import type { WeekPiece, WeekPlace } from './week-form';
+import { dayHeading, spareHeading, type WeekDay, type WeekPiece, type WeekPlace } from './week';
 
 export const frames = choiceRule({
 	name: 'frames',

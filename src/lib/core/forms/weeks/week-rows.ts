@@ -1,5 +1,6 @@
 import { cellDiscomfort } from '../form/form';
-import { weekForm, type WeekPlace } from './week-form';
+import type { WeekPlace } from './week';
+import { weekForm } from './week-form';
 
 const rows = 8;
 const narrowest = 6;

@@ -1,7 +1,8 @@
 import type { Size } from '../../paper';
 import { cellSize } from '../form/common-rules';
 import { cellDiscomfort, type RoomPlace } from '../form/form';
-import { weekForm, type WeekArea, type WeekGrid, type WeekPlace } from './week-form';
+import type { WeekPlace } from './week';
+import { weekForm, type WeekArea, type WeekGrid } from './week-form';
 
 /** Boxes as they are drawn on pages of so many squares; on larger ones they are larger. */
 const usual = { w: 9, h: 13 };

@@ -15,6 +15,14 @@ export interface WeekDay {
 	readonly names: Readonly<Record<'long' | 'short' | 'narrow', string>>;
 }
 
+/** A rectangle on one of a week's pages. */
+export interface WeekPiece extends Rect {
+	readonly on: 0 | 1;
+}
+
+/** Where a day stands: one rectangle, or two where it lies over the fold. */
+export type WeekPlace = readonly [WeekPiece] | readonly [WeekPiece, WeekPiece];
+
 /** The week of the month that a wish is for, from 1, within the month's weeks. */
 export function weekOf(setting: Setting): number {
 	const wanted = setting.part?.week ?? weekOfMonth.of(setting) ?? 1;
