@@ -1,7 +1,7 @@
 export type { Aim, Gap } from './plan/aims';
 export * from './plan/plan';
 export * from './planner';
-export { tooLarge } from './problem/problem-of';
+export { tooLarge } from './problem/divided';
 export * from './advice/what-if';
 export * from './advice/remedies';
 export * from './advice/shared-pages';

@@ -10,18 +10,22 @@ export interface CutHandle extends Dot {
 	readonly to: (dot: Dot) => Cut;
 }
 
+/** How many squares a page has. */
+interface PageSquares {
+	readonly columns: number;
+	readonly rows: number;
+}
+
+/** A value as a whole number within limits. */
+const clamp = (value: number, most: number, least = 1) =>
+	Math.min(most, Math.max(least, Math.round(value)));
+
 /** The places at which a cut is pulled on one of its leaves. */
-export function cutHandles(
-	cut: Cut,
-	front: number,
-	page: { readonly columns: number; readonly rows: number }
-): CutHandle[] {
+export function cutHandles(cut: Cut, front: number, page: PageSquares): CutHandle[] {
 	const { columns, rows } = page;
 	const fronts = frontsOf(cut);
 	const index = fronts.indexOf(front);
 	if (index < 0) return [];
-	const clamp = (value: number, most: number, least = 1) =>
-		Math.min(most, Math.max(least, Math.round(value)));
 	switch (cut.kind) {
 		case 'strip': {
 			const amount = cut.amount ?? usual.strip;
@@ -76,47 +80,13 @@ export function cutHandles(
 				}
 			];
 		}
-		case 'tab': {
-			const { w, h } = cut.size ?? usual.tab;
-			const { depth } = cut;
-			if (depth !== undefined)
-				return [
-					{
-						name: 'Edge of the leaf beside the tab',
-						way: 'across',
-						x: columns - depth,
-						y: Math.min(rows, index * stepOf(cut) + h + 2),
-						to: ({ x }) => ({ ...cut, depth: Math.max(w, clamp(columns - x, columns - 1)) })
-					}
-				];
-			return [
-				{
-					name: 'Inner edge of the tabs',
-					way: 'across',
-					x: columns - w,
-					y: Math.min(rows, index * stepOf(cut) + h + 2),
-					to: ({ x }) => ({ ...cut, size: { w: clamp(columns - x, columns - 1), h } })
-				}
-			];
-		}
+		case 'tab':
+			return tabHandles(cut, index, page);
 		case 'window':
 		case 'glue':
 			return cut.rect ? corners(cut, cut.rect, columns, rows) : [];
 		case 'outline':
-			return (cut.points ?? []).map(({ x, y }, at) => ({
-				name: `Point ${at + 1}`,
-				way: 'both' as const,
-				x,
-				y,
-				to: (dot) => ({
-					...cut,
-					points: (cut.points ?? []).map((point, other) =>
-						other === at
-							? { x: clamp(dot.x, columns + 1, -1), y: clamp(dot.y, rows + 1, -1) }
-							: point
-					)
-				})
-			}));
+			return pointHandles(cut, page);
 	}
 }
 
@@ -147,4 +117,45 @@ function corners(cut: Cut, rect: Rect, columns: number, rows: number): CutHandle
 			}
 		}
 	];
+}
+
+/** One place for each tab: how far it reaches in, or how far its leaf is cut back beside it. */
+function tabHandles(cut: Cut, index: number, { columns, rows }: PageSquares): CutHandle[] {
+	const { w, h } = cut.size ?? usual.tab;
+	const { depth } = cut;
+	if (depth !== undefined)
+		return [
+			{
+				name: 'Edge of the leaf beside the tab',
+				way: 'across',
+				x: columns - depth,
+				y: Math.min(rows, index * stepOf(cut) + h + 2),
+				to: ({ x }) => ({ ...cut, depth: Math.max(w, clamp(columns - x, columns - 1)) })
+			}
+		];
+	return [
+		{
+			name: 'Inner edge of the tabs',
+			way: 'across',
+			x: columns - w,
+			y: Math.min(rows, index * stepOf(cut) + h + 2),
+			to: ({ x }) => ({ ...cut, size: { w: clamp(columns - x, columns - 1), h } })
+		}
+	];
+}
+
+/** A place for each point of an outline. */
+function pointHandles(cut: Cut, { columns, rows }: PageSquares): CutHandle[] {
+	return (cut.points ?? []).map(({ x, y }, at) => ({
+		name: `Point ${at + 1}`,
+		way: 'both' as const,
+		x,
+		y,
+		to: (dot) => ({
+			...cut,
+			points: (cut.points ?? []).map((point, other) =>
+				other === at ? { x: clamp(dot.x, columns + 1, -1), y: clamp(dot.y, rows + 1, -1) } : point
+			)
+		})
+	}));
 }

@@ -1,23 +1,25 @@
 import { purposes } from '../../catalogue';
 import type { Wish } from '../../wish';
-import type { Rect, Size } from '../../paper';
-import { companyFor, pricesFor, type Prices } from '../plan/aims';
+import type { Size } from '../../paper';
 import { kindOf } from '../choices/choices';
-import { pageChoices, type PageChoice, type PageSort, type SpreadChoice } from './options';
-import { partsOf, type Part } from '../choices/parts';
-import { overPair, pairOf, type Pair } from './pairs';
-import { facingPins, givesWay, obstaclesOn, onlyOverSpread, place, type Fixed } from './pinned';
-import { missedBy } from '../members/hosting';
-import { blocksIn, daysLacking, lossOf, lossOfPart } from './losses';
-import { pageOfCover, placeTo } from './opening-page';
-import type { Taken } from '../members/footprint';
-import { fewFillers } from './few-fillers';
-import { roomsBeside, roomsLeft } from './page-rooms';
-import type { Plan } from '../plan/plan';
-import { forWeeks, inView, sheetsOf, type Sheet } from '../choices/sheets';
+import type { Part } from '../choices/parts';
+import { forWeeks, inView, type Sheet } from '../choices/sheets';
 import { Sorts } from '../choices/sorts';
-import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from '../solve';
 import { stretchOf } from '../choices/stretch';
+import { missedBy } from '../members/hosting';
+import { companyFor, type Prices } from '../plan/aims';
+import type { Plan } from '../plan/plan';
+import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from '../solve';
+import { airBetween, aired, inAir } from './air';
+import { dividedOf, pricesOf, type Divided } from './divided';
+import { facingPairs } from './facing';
+import { fewFillers } from './few-fillers';
+import { lossOf, lossOfPart } from './losses';
+import { pageOfCover, placeTo } from './opening-page';
+import { pageChoices, type PageChoice, type PageSort, type SpreadChoice } from './options';
+import { roomsBeside, roomsLeft } from './page-rooms';
+import { overPair, pairOf, type Pair } from './pairs';
+import { obstaclesOn, type Fixed } from './pinned';
 
 /** A part with what it may take on each sort of page and pair of pages. */
 export interface PlannedItem {
@@ -50,88 +52,21 @@ export function* stating(plan: Plan, thorough = false): Generator<undefined, Pla
 	return yield* state(plan, dividedOf(plan), thorough);
 }
 
-/** Parts of a plan by what is known of their places. */
-interface Divided {
-	readonly sheets: readonly Sheet[];
-	/** Those whose place is open. */
-	readonly free: readonly Part[];
-	readonly fixed: readonly Fixed[];
-	readonly impossible: readonly Part[];
+/** What of a plan the pages and the items of its problem are both stated from. */
+interface Stated {
+	readonly plan: Plan;
+	readonly divided: Divided;
+	readonly prices: Prices;
+	readonly air: number;
+	readonly faced: readonly (readonly [Part, Part])[];
+	readonly sorts: Sorts<RoomedSort>;
+	readonly pairs: Sorts<Pair>;
+	/** Of each page the sort of pair that begins there. */
+	readonly pairOn: readonly (number | undefined)[];
 }
 
-function dividedOf(plan: Plan): Divided {
-	const sheets = sheetsOf(plan);
-	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
-	const parts = facingPins(plan)
-		.flatMap((wish) => partsOf(plan, wish))
-		.filter(({ wish }) => !drawn.has(partName(wish)))
-		.map((part) => (givesWay(plan, part) ? { ...part, lacking: 1 } : part));
-	const fixed: Fixed[] = [];
-	const impossible: Part[] = [];
-	const free: Part[] = [];
-	for (const part of parts) {
-		const { pin } = part.wish;
-		const index = sheets.findIndex(({ page }) => page.number === pin?.page);
-		if (!pin) free.push(part);
-		else if (index < 0) impossible.push(part);
-		else if (
-			pin.x === undefined &&
-			pin.y === undefined &&
-			!onlyOverSpread(plan, part, sheets, index)
-		)
-			free.push(part);
-		else {
-			const placed = place(plan, part, sheets, index, fixed);
-			if (placed) fixed.push(placed);
-			else impossible.push(part);
-		}
-	}
-	return { sheets, free, fixed, impossible };
-}
-
-function pricesOf(plan: Plan, { free, sheets }: Divided): Prices {
-	return pricesFor(plan.aim, blocksIn(free), sheets.length, daysLacking(free));
-}
-
-/** Why a plan is too large to be weighed at all; nothing where it can be. */
-export function tooLarge(plan: Plan): string | undefined {
-	try {
-		pricesOf(plan, dividedOf(plan));
-		return undefined;
-	} catch (error) {
-		if (error instanceof RangeError) return error.message;
-		throw error;
-	}
-}
-
-/** What tells a part from all others: the wish, the week and the page of the week. */
-export function partName({ id, part }: Wish): string {
-	return part ? `${id} ${part.week} ${part.page}` : id;
-}
-
-/**
- * Squares between neighbours: one, unless a person has sized several blocks, which may be meant to touch. (Common
- * practice.)
- */
-function airBetween(free: readonly Part[]): number {
-	return free.filter(({ wish }) => wish.size).length > 1 ? 0 : 1;
-}
-
-/**
- * An obstacle as blocks with air meet it: it takes none itself, so what stands left of it or above may touch it.
- * Where it is a single square wide it keeps that, or it would vanish.
- */
-function inAir({ x, y, w, h }: Rect, air: number): Rect {
-	const [left, top] = [w > air ? air : 0, h > air ? air : 0];
-	return { x: x + left, y: y + top, w: w - left, h: h - top };
-}
-
-/** What a spread covers, with the square that keeps others away. */
-function aired([left, right]: Taken, air: number): Taken {
-	const more = (rects: readonly Rect[]) =>
-		rects.map((rect) => ({ ...rect, w: rect.w + air, h: rect.h + air }));
-	return [more(left), more(right)];
-}
+/** A sort of page with the rooms that it has for blocks. */
+type RoomedSort = PageSort & { readonly rooms: readonly Size[] };
 
 /** The problem of the parts whose place is open. */
 function* state(
@@ -142,36 +77,73 @@ function* state(
 	const { sheets, free, fixed, impossible } = divided;
 	const prices = pricesOf(plan, divided);
 	const air = airBetween(free);
-	const sided = free.some(({ wish }) => wish.side ?? kindOf(wish).likes);
-	const sorts = new Sorts<PageSort & { rooms: readonly Size[] }>(
-		({ rooms, side, toCover, whole, under }) =>
-			[
-				...rooms.map(({ w, h }) => `${w} ${h}`),
-				...[sided ? side : '', toCover, whole],
-				...(under ? [JSON.stringify(under)] : [])
-			].join()
-	);
-	const coverPage = pageOfCover(plan, sheets, free, fixed);
 	const pairs = new Sorts<Pair>((pair) => JSON.stringify(pair));
 	const pairOn = sheets.map((_, index) => {
 		const pair = pairOf(sheets, index, fixed);
 		return pair && pairs.of(pair);
 	});
 	const faced = facingPairs(free);
-	const overPairs: (readonly SpreadChoice[])[][] = [];
-	for (const part of free) {
+	const sorts = sortsFor(free.some(({ wish }) => wish.side ?? kindOf(wish).likes));
+	const stated = { plan, divided, prices, air, faced, sorts, pairs, pairOn };
+	const overPairs = yield* choicesOverPairs(stated);
+	const pages = pagesOf(stated, overPairs, thorough || plan.aim === 'fewest-pages');
+	const items = yield* itemsOf(stated, overPairs, thorough);
+	const problemItems = problemItemsOf(stated, items);
+	const all = {
+		pages,
+		items: problemItems,
+		pageCost: prices.page,
+		usedAnyway: usedAnyway(plan, divided),
+		company: companyFor(plan.aim, prices)
+	};
+	const problem = { ...all, items: fewFillers(problemItems) };
+	// Where fillers lost their freedom, the bound must still hold for what was asked.
+	const bound = problem.items.every((item, index) => item === problemItems[index])
+		? undefined
+		: lowerBound(all);
+	return { problem, bound, prices, air, sheets, items, fixed, impossible };
+}
+
+/** Sorts of pages; sides are told apart only where somebody cares (`sided`). */
+function sortsFor(sided: boolean): Sorts<RoomedSort> {
+	return new Sorts(({ rooms, side, toCover, whole, under }) =>
+		[
+			...rooms.map(({ w, h }) => `${w} ${h}`),
+			...[sided ? side : '', toCover, whole],
+			...(under ? [JSON.stringify(under)] : [])
+		].join()
+	);
+}
+
+/** What each part may take over each sort of pair; nothing where it must stand on a page. */
+function* choicesOverPairs({
+	plan,
+	divided,
+	faced,
+	pairs
+}: Stated): Generator<undefined, SpreadChoice[][][]> {
+	const all: SpreadChoice[][][] = [];
+	for (const part of divided.free) {
 		const onPage = part.wish.pin !== undefined || faced.some((pair) => pair.includes(part));
-		const over: (readonly SpreadChoice[])[] = [];
+		const over: SpreadChoice[][] = [];
 		for (const pair of pairs.all) {
 			over.push(onPage ? [] : overPair(plan, part.wish, pair));
 			yield;
 		}
-		overPairs.push(over);
+		all.push(over);
 	}
-	// Where pages come first, or nothing else helps, others are sized to stand beside a spread.
+	return all;
+}
+
+/** The pages of the problem, which also gathers their sorts; where `narrow`, others are sized to stand beside a spread. */
+function pagesOf(
+	{ plan, divided: { sheets, free, fixed }, air, sorts, pairs, pairOn }: Stated,
+	overPairs: readonly (readonly (readonly SpreadChoice[])[])[],
+	narrow: boolean
+): ProblemPage[] {
 	const beside = pairs.all.map((pair, at) =>
 		([0, 1] as const).map((on) =>
-			thorough || plan.aim === 'fewest-pages'
+			narrow
 				? roomsBeside(
 						pair,
 						overPairs.flatMap((over) => over[at] ?? []),
@@ -185,14 +157,15 @@ function* state(
 		...(beside[pairOn[index] ?? -1]?.[0] ?? []),
 		...(beside[pairOn[index - 1] ?? -1]?.[1] ?? [])
 	];
+	const coverPage = pageOfCover(plan, sheets, free, fixed);
 	const alone = new Set(
 		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
 			pin?.alone ? [pin.page] : []
 		)
 	);
-	const pages = sheets.map((sheet, index): ProblemPage => {
+	return sheets.map((sheet, index): ProblemPage => {
 		const { side, number } = sheet.page;
-		const held = fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number)).length;
+		const here = fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number));
 		return {
 			w: sheet.size.w + air,
 			h: sheet.size.h + air,
@@ -201,22 +174,26 @@ function* state(
 				rooms: roomsOf(sheet, index),
 				side,
 				...(coverPage === undefined ? {} : { toCover: placeTo(coverPage, number) }),
-				whole: held === 0,
+				whole: here.length === 0,
 				...(sheet.under ? { under: { size: forWeeks(sheet).size, inView: inView(sheet, 0) } } : {})
 			}),
 			pair: pairOn[index],
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
-			held,
-			purposes: purposesOf(
-				fixed.flatMap(({ part, pieces }) =>
-					pieces.some(({ page }) => page === number) ? [part] : []
-				)
-			),
+			held: here.length,
+			purposes: purposesOf(here.map(({ part }) => part)),
 			exclusive: alone.has(number) || undefined
 		};
 	});
+}
+
+/** Every open part with what it may take on each sort of page and over each sort of pair. */
+function* itemsOf(
+	{ plan, divided, sorts }: Stated,
+	overPairs: readonly (readonly (readonly SpreadChoice[])[])[],
+	thorough: boolean
+): Generator<undefined, PlannedItem[]> {
 	const items: PlannedItem[] = [];
-	for (const [index, part] of free.entries()) {
+	for (const [index, part] of divided.free.entries()) {
 		const onPages: PageChoice[][] = [];
 		for (const { rooms, ...sort } of sorts.all) {
 			onPages.push(pageChoices(plan, part.wish, rooms, sort, thorough));
@@ -226,12 +203,20 @@ function* state(
 		const spreadChoices = needsNoSpread(part.wish, onPages) ? over.map(() => []) : over;
 		items.push({ part, pageChoices: onPages, spreadChoices });
 	}
+	return items;
+}
+
+/** The items of the problem: choices as sizes with air and prices, and what is said of a part as numbers. */
+function problemItemsOf(
+	{ divided: { sheets, free }, prices, air, faced }: Stated,
+	items: readonly PlannedItem[]
+): ProblemItem[] {
 	const isFree = ({ filler, wish }: Part) =>
 		filler &&
 		wish.pin === undefined &&
 		!faced.some((pair) => pair.some((part) => part.wish === wish));
 	const ordered = free.filter((part) => !isFree(part) && !pinnedTo(sheets, part));
-	const problemItems = items.map(({ part, pageChoices, spreadChoices }): ProblemItem => {
+	return items.map(({ part, pageChoices, spreadChoices }): ProblemItem => {
 		const { wish } = part;
 		const seconds = faced.flatMap(([first, second]) => (first === part ? [second] : []));
 		const pinned = sheets.findIndex(({ page }) => page.number === wish.pin?.page);
@@ -260,41 +245,16 @@ function* state(
 			...(isFree(part) ? { stretch: stretchOf(free, ordered, part) } : {})
 		};
 	});
+}
+
+/** The last page that is taken whatever becomes of the rest, as an index. */
+function usedAnyway(plan: Plan, { sheets, fixed }: Divided): number {
 	const lastTaken = Math.max(
 		0,
 		...(plan.drawn?.pages ?? []),
 		...fixed.flatMap(({ pieces }) => pieces.map(({ page }) => page))
 	);
-	const usedAnyway = sheets.findLastIndex(({ page }) => page.number <= lastTaken);
-	const all = {
-		pages,
-		items: problemItems,
-		pageCost: prices.page,
-		usedAnyway,
-		company: companyFor(plan.aim, prices)
-	};
-	const problem = { ...all, items: fewFillers(problemItems) };
-	// Where fillers lost their freedom, the bound must still hold for what was asked.
-	const bound = problem.items.every((item, index) => item === problemItems[index])
-		? undefined
-		: lowerBound(all);
-	return { problem, bound, prices, air, sheets, items, fixed, impossible };
-}
-
-/**
- * Parts that must face each other, the earlier one first; what is pinned to a page is left to its pin.
- * Weekly pages stand on several pages, so nothing can face them.
- */
-function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
-	return parts.flatMap((part, index) => {
-		if (part.label !== undefined) return [];
-		const other = parts.findIndex(
-			({ wish, label }) => label === undefined && wish.id === part.wish.facing
-		);
-		const partner = parts[other];
-		if (!partner || other === index || part.wish.pin || partner.wish.pin) return [];
-		return [other > index ? ([part, partner] as const) : ([partner, part] as const)];
-	});
+	return sheets.findLastIndex(({ page }) => page.number <= lastTaken);
 }
 
 /** What members share a page for with at most so much discomfort has no need of two: a page costs as much. */
