@@ -82,8 +82,33 @@ export function cellModel(problem: Problem): string {
 			}
 		}
 
+	for (const [item, { alone }] of items.entries())
+		for (const page of alone ? pages.keys() : []) {
+			const here = choices.filter((choice) => choice.pages.includes(page));
+			const own = named(here.filter((choice) => choice.item === item));
+			const others = named(here.filter((choice) => choice.item !== item));
+			if (own.length === 0) continue;
+			for (const other of others) rows.push(`${[...own, other].join(' + ')} <= 1`);
+		}
+
 	const prices: string[] = [];
-	const { company } = problem;
+	const { company, blank } = problem;
+	// A page is blank where nothing stands on it and something does on a later one.
+	const open = pages.map(
+		({ obstacles, held = 0 }, page) =>
+			obstacles.length === 0 && held === 0 && items.every((item) => item.page !== page)
+	);
+	for (const [page, { mayStayBlank }] of blank ? pages.entries() : []) {
+		if (!open[page]) continue;
+		const here = named(choices.filter((choice) => choice.pages.includes(page)));
+		const later = choices.filter((choice) => choice.pages.some((on) => on > page));
+		for (const { name } of later)
+			rows.push(`${[...here, `blank${page}`].join(' + ')} - ${name} >= 0`);
+		prices.push(`${mayStayBlank ? 0 : (blank?.each ?? 0)} blank${page}`);
+		if (!open[page - 1]) continue;
+		rows.push(`blank${page} + blank${page - 1} - again${page} <= 1`);
+		prices.push(`${blank?.again ?? 0} again${page}`);
+	}
 	for (const [page, { purposes: held = 0 }] of company ? pages.entries() : []) {
 		const here = choices.filter((choice) => choice.pages.includes(page));
 		const keeps = (choice: Choice) => items[choice.item]?.keeps && choice.pages.length > 1;
@@ -96,7 +121,16 @@ export function cellModel(problem: Problem): string {
 		for (const own of keepers.length > 0 ? byItem : [])
 			rows.push(`${[...named(own), ...keepers].join(' + ')} - guest${page} <= 1`);
 		const present: string[] = [];
-		for (let bit = 1; bit < 256; bit *= 2) {
+		// Each stranger is a purpose of its own.
+		for (const [item] of items.entries()) {
+			const own = named(
+				guests.filter((choice) => choice.item === item && items[item]?.purpose === 128)
+			);
+			if (own.length === 0) continue;
+			present.push(`str${page}i${item}`);
+			rows.push(`${sum(own)} - str${page}i${item} <= 0`);
+		}
+		for (let bit = 1; bit < 128; bit *= 2) {
 			const own = byItem.filter(
 				([choice]) => ((items[choice?.item ?? -1]?.purpose ?? 0) & bit) > 0
 			);
@@ -104,7 +138,7 @@ export function cellModel(problem: Problem): string {
 			present.push(`for${page}b${bit}`);
 			for (const choices of own) rows.push(`${sum(named(choices))} - for${page}b${bit} <= 0`);
 		}
-		const waived = keepers.map((name) => ` - 8 ${name}`).join('');
+		const waived = keepers.map((name) => ` - 20 ${name}`).join('');
 		if (present.length > 0)
 			rows.push(`${present.join(' + ')} - more${page}${waived} <= ${held > 0 ? 0 : 1}`);
 		prices.push(`${company?.purpose ?? 0} more${page}`, `${company?.kept ?? 0} guest${page}`);
@@ -119,7 +153,8 @@ export function cellModel(problem: Problem): string {
 	const binaries = [
 		...named(choices),
 		...items.map((_, item) => `lost${item}`),
-		...pages.map((_, page) => `used${page}`)
+		...pages.map((_, page) => `used${page}`),
+		...(blank ? pages.map((_, page) => `blank${page}`) : [])
 	];
 	return [
 		'Minimize',
@@ -157,6 +192,8 @@ function choicesOf(problem: Problem, index: number): Choice[] {
 		for (const [option, spread] of (item.spreads[page.pair] ?? []).entries()) {
 			if (spread.left > page.h || spread.right > right.h) continue;
 			const { covers } = spread;
+			const whole = !covers && spread.left === page.h && spread.right === right.h;
+			if (item.alone && !whole) continue;
 			const own = covers
 				? covers.flatMap((rects, on) =>
 						rects.flatMap(({ x, y, w, h }) => cells(number + on, x, y, w, h))

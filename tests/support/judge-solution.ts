@@ -104,9 +104,40 @@ export function faultsOf(problem: Problem, { places, cost }: Solution): string[]
 		}
 	}
 	for (const page of pages.keys()) price += companyOn(problem, places, page);
+	for (const [index, { alone }] of items.entries()) {
+		const place = places[index];
+		if (!alone || !place) continue;
+		for (const on of place.span === 'spread' ? [place.page, place.page + 1] : [place.page])
+			if (wishesOn[on] !== 1) faults.push(`item ${index} is not alone on page ${on}`);
+	}
+	price += pricesOfBlanks(problem, places);
 	price += problem.pageCost * (last + 1);
 	if (price !== cost) faults.push(`the price is ${price}, not ${cost}`);
 	return faults;
+}
+
+/** What blank pages before the last one with something on it cost. */
+function pricesOfBlanks({ pages, items, blank }: Problem, places: Solution['places']): number {
+	if (!blank) return 0;
+	const pagesOf = (index: number) => {
+		const place = places[index];
+		if (!place) return [];
+		return place.span === 'spread' ? [place.page, place.page + 1] : [place.page];
+	};
+	const filled = new Set([...items.keys()].flatMap(pagesOf));
+	const last = Math.max(-1, ...filled);
+	const isBlank = pages.map(
+		({ obstacles, held = 0 }, page) =>
+			page < last &&
+			!filled.has(page) &&
+			obstacles.length === 0 &&
+			held === 0 &&
+			items.every((item) => item.page !== page)
+	);
+	return pages.reduce((sum, { mayStayBlank }, page) => {
+		if (!isBlank[page]) return sum;
+		return sum + (mayStayBlank ? 0 : blank.each) + (isBlank[page - 1] ? blank.again : 0);
+	}, 0);
 }
 
 /** What the company on a page costs, from what stands there. */
@@ -127,7 +158,10 @@ function companyOn(
 	if (keeper) return here.length > 1 ? company.kept : 0;
 	const held = purposesIn([pages[page]?.purposes ?? 0]);
 	const all = purposesIn([pages[page]?.purposes ?? 0, ...here.map(({ purpose = 0 }) => purpose)]);
-	return company.purpose * Math.max(0, all.size - Math.max(1, held.size));
+	// A stranger counts each time.
+	const strangers = here.filter(({ purpose }) => purpose === 128).length;
+	const known = [...all].filter((purpose) => purpose !== 7).length;
+	return company.purpose * Math.max(0, known + strangers - Math.max(1, held.size));
 }
 
 function purposesIn(masks: readonly number[]): Set<number> {

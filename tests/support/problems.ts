@@ -154,10 +154,35 @@ export function smallProblem(seed: number): Problem {
 	const item = a === undefined ? undefined : items[a];
 	if (a !== undefined && b !== undefined && item && chance(0.4))
 		items[a] = { ...item, facing: c !== undefined && chance(0.3) ? [b, c] : [b] };
-	return sociable(
-		open({ pages, items, pageCost: chance(0.5) ? 40 : 1, usedAnyway: chance(0.1) ? 0 : -1 }, seed),
+	return particular(
+		sociable(
+			open(
+				{ pages, items, pageCost: chance(0.5) ? 40 : 1, usedAnyway: chance(0.1) ? 0 : -1 },
+				seed
+			),
+			seed
+		),
 		seed
 	);
+}
+
+/** A problem with strangers, items that stand alone, and prices of blank pages. */
+function particular(problem: Problem, seed: number): Problem {
+	const random = randomFrom(seed + 3_000_003);
+	const items = problem.items.map((item): ProblemItem => {
+		const free = !item.filler && item.page === undefined;
+		return {
+			...item,
+			...(random() < 0.15 ? { purpose: 128 } : {}),
+			...(free && random() < 0.12 ? { alone: true } : {})
+		};
+	});
+	const pages = problem.pages.map((page, index) =>
+		index === 0 && random() < 0.3 ? { ...page, mayStayBlank: true } : page
+	);
+	const price = () => 5 * Math.floor(random() * 10);
+	const blank = random() < 0.6 ? { each: price(), again: price() } : undefined;
+	return { ...problem, pages, items, ...(blank ? { blank } : {}) };
 }
 
 /**

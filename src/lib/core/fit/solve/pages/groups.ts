@@ -134,7 +134,7 @@ export class Groups {
 			this.shares.set(kind, known);
 		}
 		const { length } = this.problem.items;
-		const place = (top * 256 + host + 1) * (length + 1) + next;
+		const place = (top * 512 + host + 1) * (length + 1) + next;
 		const name = place * (2 * length + 3) + (carried ?? length) + length + 1;
 		let found = known.get(name);
 		if (!found) {
@@ -175,6 +175,10 @@ export class Groups {
 		return item;
 	}
 
+	private isAlone(member: Member | undefined): boolean {
+		return member !== undefined && member >= 0 && this.item(member).alone === true;
+	}
+
 	private lossOf(items: readonly number[]): number {
 		return items.reduce((sum, item) => sum + this.item(item).loss, 0);
 	}
@@ -185,7 +189,7 @@ export class Groups {
 	}
 
 	private regionOf(sheet: ProblemPage, page: number, top: number, host: Host): Region {
-		const key = (page * 2048 + top) * 256 + host + 1;
+		const key = (page * 2048 + top) * 512 + host + 1;
 		let region = this.regions.get(key);
 		if (!region) {
 			const { obstacles, held = 0 } = sheet;
@@ -232,6 +236,10 @@ export class Groups {
 					yield { next, kept, taken, members: [], group: undefined, lost: lost + missed };
 					continue;
 				}
+				const some =
+					ordered.length + fillers.length + bound.length + (carried === undefined ? 0 : 1);
+				const first = ordered[0]?.member ?? carried;
+				if (this.isAlone(first) && (some > 1 || region.most < mostOnPage)) continue;
 				// Most groups are too large at their smallest; that is seen before anything is built.
 				if (fillers.reduce((sum, { list }) => sum + list.least, least) > free) continue;
 				const sharing = [
@@ -270,8 +278,11 @@ export class Groups {
 			const { loss } = this.item(item);
 			const longer: Range[] = [];
 			for (const { kept, lost } of open) {
-				longer.push({ next: next + 1, kept: [...kept, item], lost });
-				if (this.paired.has(item) && kept.length > 0)
+				// What comes after one that stands alone is left out after its page.
+				if (this.isAlone(kept[0])) continue;
+				const apart = kept.length > 0 && this.isAlone(item);
+				if (!apart) longer.push({ next: next + 1, kept: [...kept, item], lost });
+				if ((apart || this.paired.has(item)) && kept.length > 0)
 					longer.push({ next: next + 1, kept, lost: lost + loss });
 			}
 			open = longer.filter((range) => this.mayHold(page, range.kept, carried));

@@ -1,6 +1,6 @@
 /** Prices of sharing a page: whole, like all prices of a problem. */
 export interface Company {
-	/** Each purpose on a page beyond the first. */
+	/** Each purpose on a page beyond the first, and each stranger that is not alone on it. */
 	readonly purpose: number;
 	/** Anything at all on a page that a spread keeps for itself, once a page, in place of the other price. */
 	readonly kept: number;
@@ -12,6 +12,9 @@ export const freeOfCharge: Company = { purpose: 0, kept: 0 };
 /** What is on a page before its group comes: purposes as bits, or that a spread keeps the page for itself. */
 export type Host = number;
 export const keptPage: Host = -1;
+
+/** In place of a purpose: what is a stranger to everything, its own kind too. */
+export const stranger = 128;
 
 /** How many bits are set. */
 function bits(mask: number): number {
@@ -29,10 +32,11 @@ export function joining(
 ): number {
 	if (host === keptPage) return some.count === 0 ? kept : 0;
 	const there = host | some.purposes;
-	return there === 0 || (purpose & ~there) === 0 ? 0 : each;
+	const known = purpose !== stranger && (purpose & ~there) === 0;
+	return there === 0 || known ? 0 : each;
 }
 
-/** The least that members which are sure to come cost in company, all of them together. */
+/** The least that members which are sure to come cost in company, all of them together; strangers among them count as one. */
 export function sureCompany(
 	{ purpose: each, kept }: Company,
 	host: Host,

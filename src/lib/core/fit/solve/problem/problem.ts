@@ -46,6 +46,8 @@ export interface ProblemPage extends Size {
 	readonly purposes?: number;
 	/** Nothing but items that are bound to this page may lie on it. */
 	readonly exclusive?: boolean;
+	/** It may stay blank at no price: what opens the month stands on the next one. */
+	readonly mayStayBlank?: boolean;
 }
 
 /** Something to be placed, or to be left out at a price. */
@@ -69,6 +71,8 @@ export interface ProblemItem {
 	readonly purpose?: number;
 	/** Over a spread it keeps both pages for itself. */
 	readonly keeps?: boolean;
+	/** Nothing else may lie on its page; over a spread it takes both pages whole. It is no filler. */
+	readonly alone?: boolean;
 	/**
 	 * Of a filler: it stands on no earlier page than any item of the order before the index `from`, and on no later page
 	 * than any from the index `to` on.
@@ -86,6 +90,20 @@ export interface Problem {
 	readonly usedAnyway: number;
 	/** Prices of sharing pages; none where it is left out. */
 	readonly company?: Company;
+	/** Prices of blank pages inside the run, besides that of a page; none where it is left out. */
+	readonly blank?: BlankPrices;
+}
+
+/** What pages cost that could hold something and on which nothing stands, up to the last on which something does. */
+export interface BlankPrices {
+	readonly each: number;
+	/** Besides, where the page before is blank too. */
+	readonly again: number;
+}
+
+/** Whether a page could hold anything: a blank one of these is priced. What is bound to it is not looked at. */
+export function isOpen({ w, h, obstacles, held = 0 }: ProblemPage): boolean {
+	return w * h > 0 && obstacles.length === 0 && held === 0;
 }
 
 /** More wishes than these make a page a patchwork (common practice). */

@@ -1,6 +1,12 @@
 import { Fillers } from '../problem/fillers';
 import { Groups, mostKept, type Share } from '../pages/groups';
-import { clearOf, type Problem, type ProblemItem, type ProblemPage } from '../problem/problem';
+import {
+	clearOf,
+	isOpen,
+	type Problem,
+	type ProblemItem,
+	type ProblemPage
+} from '../problem/problem';
 import type { PackingCache } from '../pages/packing-cache';
 import { Shapes } from '../problem/shapes';
 import { nothingOver, type Move, type Over, type State, type Worth } from './state';
@@ -62,15 +68,16 @@ export class Moves {
 			pairs: this.pairsOf.map(() => 0),
 			top: 0,
 			host: 0,
-			closed: 0
+			closed: 0,
+			blank: false
 		};
 	}
 
 	/** Tells states of one page and one place in the order apart. */
-	key({ fillers, pairs, top, host, closed }: State): number | string {
+	key({ fillers, pairs, top, host, closed, blank }: State): number | string {
 		// A page's host is one purpose, or a spread that keeps it: numbers stay small.
 		const over = host > 0 ? 33 - Math.clz32(host) : -host;
-		const key = (2048 * fillers + top) * 4096 + over * 256 + closed;
+		const key = (2048 * fillers + top) * 4096 + over * 256 + 2 * closed + (blank ? 1 : 0);
 		return pairs.length === 0 ? key : `${key} ${pairs.join('')}`;
 	}
 
@@ -140,9 +147,23 @@ export class Moves {
 		const blank =
 			this.mayBeBlank(state) && this.after(state, state.next, [], state.fillers, nothingOver);
 		if (blank) {
-			const cost = pageCost + this.lossOf(this.groups.boundTo(state.page));
-			moves.push({ to: blank, cost, page: state.page, ...alone });
+			const bound = this.groups.boundTo(state.page);
+			const open = bound.length === 0 && this.isOpen(state);
+			const cost = pageCost + this.lossOf(bound) + (open ? this.priceOfBlank(state) : 0);
+			moves.push({ to: { ...blank, blank: open }, cost, page: state.page, ...alone });
 		}
+	}
+
+	private isOpen({ page, top }: State): boolean {
+		const sheet = this.problem.pages[page];
+		return sheet !== undefined && top === 0 && isOpen(sheet);
+	}
+
+	/** What it costs that a page which could hold something stays blank, besides being a page. */
+	private priceOfBlank({ page, blank }: State): number {
+		const { each, again } = this.problem.blank ?? { each: 0, again: 0 };
+		const free = this.problem.pages[page]?.mayStayBlank;
+		return (free ? 0 : each) + (blank ? again : 0);
 	}
 
 	/**
@@ -232,7 +253,7 @@ export class Moves {
 		const closed = state.closed | this.fillers.closedBy(last);
 		const { top, host } = over;
 		if (this.pairsOf.length === 0)
-			return { page: page + 1, next, fillers, pairs: state.pairs, top, host, closed };
+			return { page: page + 1, next, fillers, pairs: state.pairs, top, host, closed, blank: false };
 		const faces = this.problem.pages[page]?.pair !== undefined;
 		const pairs: number[] = [];
 		for (const [pair, { first, second }] of this.pairsOf.entries()) {
@@ -245,7 +266,7 @@ export class Moves {
 			else if (hasFirst) pairs.push(faces ? 1 : 2);
 			else pairs.push(status === 0 ? 0 : 2);
 		}
-		return { page: page + 1, next, fillers, pairs, top, host, closed };
+		return { page: page + 1, next, fillers, pairs, top, host, closed, blank: false };
 	}
 }
 

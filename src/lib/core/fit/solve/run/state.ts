@@ -17,6 +17,8 @@ export interface State {
 	readonly host: Host;
 	/** Sorts of fillers whose stretch is over, as bits. */
 	readonly closed: number;
+	/** The page before could hold something and is blank. */
+	readonly blank: boolean;
 }
 
 /** A spread over two pages, as part of a move. */
