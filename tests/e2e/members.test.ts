@@ -29,7 +29,7 @@ test('something is put beside the calendar, told its room, and given a page of i
 	await saved(page);
 	await reloaded(page);
 	await page.locator('[data-wish="goals"]').click();
-	await choose(page, /^Lives/, 'on a page by itself');
+	await choose(page, /^Lives/, 'a place of its own');
 	await expect.poll(() => inside('Month calendar')).toEqual(['Watches', 'To bake']);
 	await saved(page);
 	await undo();

@@ -121,8 +121,8 @@ describe('what stands where', () => {
 		await saved(page);
 	});
 
-	test('a page is kept for one wish alone', async () => {
-		await ofBlock('Habits', 68, 'Keep page 68 for it alone');
+	test('a wish has a page to itself', async () => {
+		await ofBlock('Habits', 68, 'Give it a page to itself');
 		await page.getByText('alone here').waitFor();
 		await expect.poll(() => onPage(68)).toEqual(['Habits']);
 		await undo();

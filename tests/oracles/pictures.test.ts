@@ -102,7 +102,7 @@ describe('PNG read back', () => {
 		async (dpi) => {
 			const plan = demoPlan();
 			const run = planRun(plan);
-			const page = run.pages.find(({ number }) => number === 67);
+			const page = run.pages.find(({ number }) => number === 70);
 			if (!page) throw new Error('no page');
 			const bytes = await renderPng(pageArt(plan, run, page, 'lines'), faces, dpi);
 			const { width, height, data } = PNG.sync.read(Buffer.from(bytes));

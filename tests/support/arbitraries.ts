@@ -129,6 +129,7 @@ const anyWishBody: fc.Arbitrary<Omit<Wish, 'id'>> = fc
 /** Wishes about places: most have none, and some ask for what cannot be. */
 const anyPlaceWish: fc.Arbitrary<Partial<Wish>> = fc.oneof(
 	{ weight: 6, arbitrary: fc.constant({}) },
+	fc.constant({ alone: true }),
 	fc.record({ facing: fc.integer({ min: 0, max: 11 }).map((index) => `w${index}`) }),
 	fc.record({
 		pin: fc.record(

@@ -4,6 +4,16 @@ import type { Weeks, Wish } from '../../src/lib/core/wish';
 
 /** Kinds that move freely unless a wish says otherwise. */
 const fillerKinds = new Set(kinds.filter(({ filler }) => filler).map(({ id }) => id));
+/** Of these those that do so only where pages come first. */
+const freeWriting = ['brain-dump', 'notes', 'affirmations', 'project-page', 'topic-to-study'];
+
+function movesFreely({ aim }: Plan, wish: Wish | undefined): boolean {
+	if (!wish || hasOwnPages(wish)) return false;
+	if (wish.filler !== undefined) return wish.filler;
+	return fillerKinds.has(wish.kind) && (aim === 'fewest-pages' || !freeWriting.includes(wish.kind));
+}
+
+const hasOwnPages = ({ alone, pin }: Wish) => alone ?? pin?.alone ?? false;
 
 /**
  * Judges a run by the rules alone; shares no code with the planner. Gives every rule that is broken.
@@ -73,20 +83,21 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 		if (wish?.side === 'left' && left.page % 2 !== 0) broken.push(`${wish.id} is not on the left`);
 		if (wish?.side === 'right' && left.page % 2 !== 1)
 			broken.push(`${wish.id} is not on the right`);
-		const filler = wish?.filler ?? fillerKinds.has(wish?.kind ?? '');
+		const filler = movesFreely(plan, wish);
 		if (wish?.pin && left.page !== wish.pin.page) broken.push(`${wish.id} left its page`);
 		if (wish?.pin?.x !== undefined && wish.pin.y !== undefined)
 			if (left.rect.x !== wish.pin.x || left.rect.y !== wish.pin.y)
 				if (block.room.span === 'page') broken.push(`${wish.id} left its place`);
 		for (const other of run.blocks)
 			if (
-				wish?.pin?.alone &&
+				wish &&
+				(hasOwnPages(wish) || (wish.weeks && !wish.size)) &&
 				other !== block &&
 				!lives(other.wish, block.wish) &&
-				other.pieces.some(({ page }) => page === left.page)
+				other.pieces.some(({ page }) => block.pieces.some((own) => own.page === page))
 			)
-				if (!plan.wishes.some(({ id, pin }) => id === other.wish && pin?.page === left.page))
-					broken.push(`${other.wish} lies on the page kept for ${wish.id}`);
+				if (!plan.wishes.some(({ id, pin }) => id === other.wish && pin))
+					broken.push(`${other.wish} lies on a page of ${wish.id} alone`);
 		// What a person has sized by hand holds before the size that was asked for.
 		const size = wish?.pin?.w === undefined ? wish?.size : { w: wish.pin.w, h: wish.pin.h };
 		// Over the fold a size means rows.
@@ -104,7 +115,7 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 	);
 	const ordered = run.blocks.filter(({ wish: id, pieces }) => {
 		const wish = plan.wishes.find((other) => other.id === id);
-		const filler = wish?.filler ?? fillerKinds.has(wish?.kind ?? '');
+		const filler = movesFreely(plan, wish);
 		const drawn = pieces.some(({ page }) => plan.drawn?.pages.includes(page));
 		return wish && !drawn && !wish.pin && !linked.has(id) && !(filler && !wish.weeks);
 	});

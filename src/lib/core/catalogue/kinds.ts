@@ -33,6 +33,8 @@ export interface Kind {
 	readonly expects?: 'a line a day' | 'a line a title';
 	/** Its numbers are meant to grow: the next aim is a fifth above the mean. */
 	readonly grows?: boolean;
+	/** It is a page of its own, a stranger to everything; only where pages come first does it fill what is left. */
+	readonly freeWriting?: boolean;
 	/** Over a spread it is liked alone. */
 	readonly ownSpread?: boolean;
 	/** What a new wish of this kind starts with. */
@@ -55,7 +57,10 @@ function kind(
 	forms: Forms,
 	start: Start = {},
 	more: Partial<
-		Pick<Kind, 'importance' | 'filler' | 'likes' | 'ownSpread' | 'expects' | 'grows'>
+		Pick<
+			Kind,
+			'importance' | 'filler' | 'freeWriting' | 'likes' | 'ownSpread' | 'expects' | 'grows'
+		>
 	> = {}
 ): Kind {
 	return { id, name, purpose, about, forms, importance: 'want', start, ...more };
@@ -65,6 +70,7 @@ const names = (...list: string[]) => list.map((name) => ({ name }));
 const columns = (...list: [name: string, width: number, holds?: ColumnHolds][]) =>
 	list.map(([name, width, holds]) => ({ name, width, ...(holds ? { holds } : {}) }));
 const filler = { filler: true } as const;
+const freeWriting = { filler: true, freeWriting: true } as const;
 
 /** A named list of so many lines, as a member. */
 const list = (title: string, lines: number, marks = 'box'): MemberStart => ({
@@ -552,7 +558,7 @@ export const kinds: readonly Kind[] = [
 		'One thing to learn about, with room for notes.',
 		['box'],
 		{ title: 'To study' },
-		filler
+		freeWriting
 	),
 	kind(
 		'write',
@@ -598,7 +604,7 @@ export const kinds: readonly Kind[] = [
 		'Sentences to come back to.',
 		['quote', 'box'],
 		{ text: 'I have time. I may begin again tomorrow.' },
-		filler
+		freeWriting
 	),
 	kind(
 		'track',
@@ -620,7 +626,7 @@ export const kinds: readonly Kind[] = [
 		'An open box for whatever comes to mind; it takes what is left over.',
 		['box', 'blank'],
 		{ title: 'Brain dump' },
-		filler
+		freeWriting
 	),
 	kind(
 		'write',
@@ -629,7 +635,7 @@ export const kinds: readonly Kind[] = [
 		'Room that is not yet spoken for.',
 		['box', 'blank'],
 		{ title: 'Notes' },
-		filler
+		freeWriting
 	),
 	kind(
 		'log',
@@ -675,7 +681,7 @@ export const kinds: readonly Kind[] = [
 		'One project with its parts and notes.',
 		['box', 'boxes', 'lists', 'grid-table'],
 		{ title: 'Project' },
-		filler
+		freeWriting
 	),
 	kind(
 		'week',

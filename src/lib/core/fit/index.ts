@@ -17,6 +17,7 @@ export { PackingCache } from './solve';
 export { pagesFor, partsOf, weeksOf, weeksShown } from './choices/parts';
 export {
 	formsOf,
+	isAlone,
 	isFiller,
 	kindOf,
 	mayLieOver,

@@ -1,8 +1,10 @@
 import { compose } from './compose/compose';
 import { stating, type PlannedProblem } from './problem/problem-of';
+import { allWishes } from '../wish';
 import type { Plan, Run } from './plan/plan';
 import { Meter, metered, PackingCache, solve, type Progress } from './solve';
-import { steadied, type Priced } from './problem/steady';
+import { ordersOf } from './problem/orders';
+import { steadied } from './problem/steady';
 import { explained } from './compose/why-not';
 
 /** A run as it stands while it is still being improved. */
@@ -21,6 +23,9 @@ export interface WorkLimit {
 
 /** Eight times what the largest ordinary month takes; what is not proven by then is said in the bound. */
 export const usualLimit: WorkLimit = { all: 6_000_000, search: 500_000 };
+
+/** So many steps of comfort are given up at most for what stays where it lay. */
+const near = 5;
 
 /** A try that is not settled by then counts as it stands. */
 const workOfTry = 40_000;
@@ -45,56 +50,109 @@ function* planned(
 	limit: WorkLimit,
 	meter: Meter
 ): Generator<Planning, Run> {
-	function* solved(planned: PlannedProblem, asked = plan, search = 0): Generator<Planning, Solved> {
-		const drawUp = ({ best, bound }: Progress) =>
-			compose(asked, planned, best, planned.bound ?? bound);
-		const solving = solve(planned.problem, cache);
+	function* solved(
+		planned: PlannedProblem,
+		asked = plan,
+		search = 0,
+		before?: Solved
+	): Generator<Planning, Solved> {
+		const drawUp = ({ best }: Progress, bound: number) => {
+			const run = compose(asked, planned, best, bound);
+			return asked === plan ? run : asListed(plan, run);
+		};
+		const nowhere = planned.problem.items.map(() => undefined);
+		const known = before && { cost: before.cost, places: nowhere };
+		const solving = solve(planned.problem, cache, undefined, known);
 		const until = Math.max(limit.all, meter.spent + search);
 		let state = solving.next();
 		for (; !state.done && meter.spent < until; state = solving.next()) {
 			const { value } = state;
-			yield { run: () => drawUp(value) };
+			yield before ?? { run: () => drawUp(value, planned.bound ?? value.bound) };
 		}
 		const { value } = state;
+		const bound = Math.min(before?.bound ?? Infinity, planned.bound ?? value.bound);
+		// What is known already has no places here: it is no run of this order.
+		if (before && value.best.cost >= before.cost) return withBound(before, bound);
 		// What has no size on any page cannot be helped by other sizes of the rest.
 		const lost = planned.items.some(
 			({ pageChoices, spreadChoices }, index) =>
 				!value.best.places[index] &&
 				[...pageChoices, ...spreadChoices].some((choices) => choices.length > 0)
 		);
-		return { cost: value.best.cost, run: drawUp(value), all: !lost };
+		const { cost } = value.best;
+		const draw = (bound: number) => drawUp(value, bound);
+		return withBound({ asked, cost, comfort: planned.prices.comfort, draw, all: !lost }, bound);
 	}
 	/** A run for a plan that is only tried, as good as can be told with little work. */
 	function* little(other: Plan): Generator<unknown, Run> {
-		return (yield* solved(yield* stating(other), other, workOfTry)).run;
+		return (yield* solved(yield* stating(other), other, workOfTry)).run();
 	}
 	/** A run with the causes of what found no place. */
-	function* told(run: Run): Generator<Planning, Run> {
-		const explaining = explained(plan, run, little, () => meter.spent >= limit.all);
+	function* told(asked: Plan, run: Run): Generator<Planning, Run> {
+		const explaining = explained(asked, run, little, () => meter.spent >= limit.all);
 		return yield* asBefore(explaining, { run: () => run });
 	}
-	const stated = yield* asBefore(stating(plan), nothingYet);
-	const usual = yield* solved(stated, plan, limit.search);
-	if (meter.spent >= limit.all) return usual.run;
-	const shown = { run: () => usual.run };
+	/** The best run of all orders, each with the best so far as what is known. */
+	function* ordered(thorough: boolean, known?: Solved): Generator<Planning, Solved> {
+		let best = known;
+		for (const asked of ordersOf(plan)) {
+			// Of orders that are not tried nothing is known.
+			if (best && meter.spent >= limit.all) return withBound(best, 0);
+			const stated = yield* asBefore(stating(asked, thorough), best ?? nothingYet);
+			best = yield* solved(stated, asked, best ? 0 : limit.search, best);
+		}
+		if (!best) throw new RangeError('a plan has an order');
+		return best;
+	}
+	const usual = yield* ordered(false);
+	const shown = { run: usual.run };
+	if (meter.spent >= limit.all) return usual.run();
 	if (usual.all) {
-		const steady = steadied(plan, usual, function* (held) {
-			return yield* solved(yield* asBefore(stating(held), shown), held);
-		});
-		return yield* told(yield* asBefore(steady, shown));
+		const { asked, cost, bound } = usual;
+		const steady = steadied(
+			asked,
+			{ cost, run: usual.run() },
+			near * usual.comfort,
+			function* (held) {
+				const found = yield* solved(yield* asBefore(stating(held), shown), held);
+				// What is held bounds nothing: without it a run may be a little better.
+				return { cost: found.cost, run: found.draw(Math.min(bound, found.bound)) };
+			}
+		);
+		return yield* told(asked, yield* asBefore(steady, shown));
 	}
 	// Before a wish is said to have no place, all are tried at every width.
 	yield shown;
-	const closer = yield* asBefore(stating(plan, true), shown);
-	const thorough = yield* asBefore(solved(closer), shown);
-	const found = thorough.cost <= usual.cost ? thorough.run : usual.run;
-	return yield* told(found);
+	const thorough = yield* asBefore(ordered(true), shown);
+	const found = thorough.cost <= usual.cost ? thorough : usual;
+	return yield* told(found.asked, found.run());
 }
 
-/** A run that was worked out to the end. */
-interface Solved extends Priced {
+/** The best run of some orders. */
+interface Solved extends Planning {
+	/** The plan in the order that it is of. */
+	readonly asked: Plan;
+	readonly cost: number;
+	/** What a step of comfort costs. */
+	readonly comfort: number;
+	/** No run of these orders costs less. */
+	readonly bound: number;
+	/** The run, where none costs less than so much. */
+	readonly draw: (bound: number) => Run;
 	/** Whether everything that a page could take has a place. */
 	readonly all: boolean;
+}
+
+function withBound(solved: Omit<Solved, 'bound' | 'run'>, bound: number): Solved {
+	return { ...solved, bound, run: () => solved.draw(bound) };
+}
+
+/** A run of the same wishes in another order, told in the order of the list. */
+function asListed({ wishes }: Plan, run: Run): Run {
+	const order = new Map(allWishes(wishes).map(({ id }, index) => [id, index]));
+	const byList = (a: { readonly wish: string }, b: { readonly wish: string }) =>
+		(order.get(a.wish) ?? -1) - (order.get(b.wish) ?? -1);
+	return { ...run, blocks: run.blocks.toSorted(byList), unplaced: run.unplaced.toSorted(byList) };
 }
 
 /** What there is to show before the first block has a place. */

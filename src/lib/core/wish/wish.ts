@@ -33,6 +33,8 @@ export interface Weeks {
 export interface Place {
 	readonly span?: Span;
 	readonly side?: Side;
+	/** A page to itself, or both pages where it lies over a spread; a pin may say the same of its page. */
+	readonly alone?: boolean;
 	/** The exact size, whatever else is free; fillers keep it too. */
 	readonly size?: Size;
 	readonly pin?: Pin;

@@ -1,14 +1,14 @@
 <script lang="ts">
 	import { DropdownMenu } from 'bits-ui';
-	import { ownBlocks, type Block } from '$lib/core/fit';
+	import { isAlone, ownBlocks, type Block } from '$lib/core/fit';
 	import { formById } from '$lib/core/forms';
 	import { mayHold, wishById } from '$lib/core/wish';
 	import { plannablePages } from '$lib/core/paper';
 	import { focusLater } from '../focus';
 	import { blockName } from './block-name';
 	import type { MonthDesk } from './month-desk.svelte';
+	import type { PinTo } from './moves';
 
-	type Pinning = [to: number | 'here' | 'free', alone?: boolean];
 	let { desk, block, page }: { desk: MonthDesk; block: Block; page: number } = $props();
 
 	const wish = $derived(wishById(desk.wishes, block.wish));
@@ -27,8 +27,8 @@
 			.filter((number) => number !== block.pieces[0].page && (!spread || number % 2 === 0))
 			.slice(0, Math.max(12, desk.run.pages.length + 2))
 	);
-	function pin(...[to, alone]: Pinning) {
-		desk.pin(block, to, alone);
+	function pin(to: PinTo) {
+		desk.pin(block, to);
 		// The block may come up on another page, and its button with it.
 		focusLater(`[data-block-menu="${block.wish}"]`);
 	}
@@ -52,9 +52,8 @@
 	>
 		<span class="font-serif">{blockName(block)}</span>
 		{#if drawn}<span class="text-sm text-ink-soft">drawn</span>
-		{:else if held}<span class="text-sm text-calm"
-				>{wish?.pin?.alone ? 'alone here' : 'stays here'}</span
-			>{/if}
+		{:else if wish && isAlone(wish)}<span class="text-sm text-calm">alone here</span>
+		{:else if held}<span class="text-sm text-calm">stays here</span>{/if}
 		<span class="sr-only">on page {page}</span>
 	</DropdownMenu.Trigger>
 	<DropdownMenu.Content
@@ -75,15 +74,23 @@
 				<DropdownMenu.Item class={item} onSelect={() => pin('here')}
 					>Keep it where it is</DropdownMenu.Item
 				>
-				{#if !spread && !block.host}
-					<DropdownMenu.Item class={item} onSelect={() => pin(page, true)}
-						>Keep page {page} for it alone</DropdownMenu.Item
-					>
-				{/if}
+			{/if}
+			{#if !block.host}
+				<DropdownMenu.Item
+					class={item}
+					onSelect={() =>
+						desk.edit(wish.id, {
+							alone: isAlone(wish) ? undefined : true,
+							...(wish.pin ? { pin: { ...wish.pin, alone: undefined } } : {})
+						})}
+					>{isAlone(wish)
+						? 'Let others stand with it'
+						: 'Give it a page to itself'}</DropdownMenu.Item
+				>
 			{/if}
 			{#if block.host}
 				<DropdownMenu.Item class={item} onSelect={takeOut}
-					>Give it a page by itself</DropdownMenu.Item
+					>Take it out, onto pages of its own</DropdownMenu.Item
 				>
 			{/if}
 			{#if !spread && hosts.length > 0}

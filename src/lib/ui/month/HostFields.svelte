@@ -43,7 +43,7 @@
 		label="Lives"
 		value={host?.id ?? ''}
 		options={[
-			{ value: '', label: 'on a page by itself' },
+			{ value: '', label: 'a place of its own' },
 			...hosts.map((other) => ({ value: other.id, label: `with “${nameOf(other)}”` }))
 		]}
 		onchange={move}

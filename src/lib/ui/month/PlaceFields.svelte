@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { kindById } from '$lib/core/catalogue';
+	import { isAlone, isFiller } from '$lib/core/fit';
 	import type { Wish } from '$lib/core/wish';
 	import type { Side } from '$lib/core/paper';
 	import Choice from '../fields/Choice.svelte';
@@ -19,7 +20,8 @@
 	const others = $derived(desk.wishes.filter((other) => other.id !== wish.id && !other.weeks));
 	const nameOf = (other: Wish) => other.title || kindById(other.kind)?.name || other.id;
 	const edit = (fields: Partial<Wish>) => desk.edit(wish.id, fields);
-	const filler = $derived(wish.filler ?? kindById(wish.kind)?.filler ?? false);
+	const filler = $derived(isFiller(desk.plan, wish));
+	const alone = $derived(isAlone(wish));
 	const free = $derived(
 		desk.run.pages.some(({ number }) => number === wish.pin?.page) || wish.pin === undefined
 			? undefined
@@ -56,24 +58,30 @@
 			placeholder="any"
 			fault={free}
 			onchange={(page) =>
-				edit({ pin: page === undefined ? undefined : { page, alone: wish.pin?.alone } })}
+				edit({
+					pin: page === undefined ? undefined : { page },
+					...(alone ? { alone } : {})
+				})}
 		/>
-		{#if wish.pin}
+		<span class="self-end">
+			<Check
+				label="a page to itself"
+				checked={alone}
+				onchange={(alone) =>
+					edit({
+						alone: alone || undefined,
+						...(wish.pin ? { pin: { ...wish.pin, alone: undefined } } : {})
+					})}
+			/>
+		</span>
+		{#if !alone}
 			<span class="self-end">
 				<Check
-					label="nothing else on that page"
-					checked={wish.pin.alone ?? false}
-					onchange={(alone) =>
-						wish.pin && edit({ pin: { ...wish.pin, alone: alone || undefined } })}
+					label="fills what is left, anywhere"
+					checked={filler}
+					onchange={(filler) => edit({ filler })}
 				/>
 			</span>
 		{/if}
-		<span class="self-end">
-			<Check
-				label="fills what is left, anywhere"
-				checked={filler}
-				onchange={(filler) => edit({ filler })}
-			/>
-		</span>
 	</div>
 </details>

@@ -325,9 +325,9 @@ export class MonthDesk {
 	}
 
 	/** Keeps a block where it is, or on another page, or lets its wish move again. */
-	pin(block: Block, to: PinTo, alone = false): void {
+	pin(block: Block, to: PinTo): void {
 		// Not as an edit: each of these is a step of its own to take back.
-		this.moveByHand(block.wish, pinnedTo(this.month, this.plan, this.run, block, to, alone));
+		this.moveByHand(block.wish, pinnedTo(this.month, this.plan, this.run, block, to));
 	}
 
 	/** Sends a block to a page, among those that stand there, named from top to bottom. */

@@ -67,11 +67,9 @@ export function pinnedTo(
 	plan: Plan,
 	run: Run,
 	block: Block,
-	to: PinTo,
-	alone: boolean
+	to: PinTo
 ): readonly Wish[] {
-	const pin =
-		to === 'free' ? undefined : to === 'here' ? { ...pinOf(block), alone } : { page: to, alone };
+	const pin = to === 'free' ? undefined : to === 'here' ? pinOf(block) : { page: to };
 	if (block.host && to === 'here') return holdAt(plan, run, block, block.pieces);
 	if (block.host && to === 'free')
 		return withChanged(wishes, block.wish, (wish) => ({ ...wish, spot: undefined }));
@@ -79,7 +77,7 @@ export function pinnedTo(
 		return withChanged(outOfHost(wishes, block.wish), block.wish, (wish) => ({ ...wish, pin }));
 	return withChanged(wishes, block.wish, (wish) => ({
 		...wish,
-		pin: pin && (alone ? pin : { ...pin, alone: undefined })
+		pin: pin && { ...pin, alone: wish.pin?.alone }
 	}));
 }
 

@@ -1,7 +1,7 @@
 import { formById, titleStyle } from '../../forms';
 import { withRule, type RulesByForm, type Wish } from '../../wish';
 import { letters } from '../../hand';
-import { kindOf } from '../choices/choices';
+import { importanceOf, kindOf } from '../choices/choices';
 import { planRun } from '../planner';
 import type { Plan, Run } from '../plan/plan';
 import { PackingCache } from '../solve';
@@ -110,7 +110,7 @@ function* candidates(plan: Plan, wish: Wish, index: number): Generator<Candidate
 		if (other.pin) yield edit(at, { pin: undefined }, `let ${nameOf(other)} move`);
 	}
 	const rank = { spare: 0, want: 1, must: 2 };
-	const rankOf = ({ importance }: Wish) => rank[importance ?? 'want'];
+	const rankOf = (one: Wish) => rank[importanceOf(one)];
 	const lesser = [...plan.wishes.entries()]
 		.filter(([at, other]) => at !== index && rankOf(other) <= Math.min(1, rankOf(wish)))
 		.sort(([a, left], [b, right]) => rankOf(left) - rankOf(right) || b - a);

@@ -17,7 +17,7 @@ import {
 } from '../../forms';
 import { monthShape } from '../../month';
 import type { Rect } from '../../paper';
-import { allWishes, withRule, type Wish } from '../../wish';
+import { allWishes, withRule, type Importance, type Wish } from '../../wish';
 import { worstForm } from '../plan/aims';
 import type { Plan } from '../plan/plan';
 
@@ -152,9 +152,21 @@ export function mayLieOver(wish: Wish): boolean {
 	return formsOf(wish).some(({ spans }) => spans.includes('spread'));
 }
 
-/** Whether a wish moves freely and stretches: as it says, or as its kind does. */
-export function isFiller(wish: Wish): boolean {
-	return wish.filler ?? kindOf(wish).filler ?? false;
+/** Whether a wish moves freely and stretches: as it says, or as its kind does under this aim. What stands alone fills nothing. */
+export function isFiller({ aim }: Pick<Plan, 'aim'>, wish: Wish): boolean {
+	if (isAlone(wish)) return false;
+	const { filler = false, freeWriting = false } = kindOf(wish);
+	return wish.filler ?? (filler && (!freeWriting || aim === 'fewest-pages'));
+}
+
+/** Whether nothing else may stand on a wish's pages. */
+export function isAlone({ alone, pin }: Wish): boolean {
+	return alone ?? pin?.alone ?? false;
+}
+
+/** How badly a wish is missed: as it says, or as its kind is. */
+export function importanceOf(wish: Wish): Importance {
+	return wish.importance ?? kindOf(wish).importance;
 }
 
 /**

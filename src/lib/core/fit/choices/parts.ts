@@ -22,7 +22,7 @@ export interface Part {
 /** Parts of a wish in the order in which they stand; one for each week and page of weekly pages. */
 export function partsOf(plan: Plan, wish: Wish): Part[] {
 	const { weeks, ...whole } = wish;
-	if (!weeks) return [{ wish: whole, filler: isFiller(wish), lacking: 0 }];
+	if (!weeks) return [{ wish: whole, filler: isFiller(plan, wish), lacking: 0 }];
 	return weeksOf(plan, weeks).flatMap(({ week, days, short, folded }): Part[] => {
 		const pages = short ? 1 : weeks.pagesPerWeek;
 		const chosen = weeks.forms?.find((other) => other.week === week)?.form;

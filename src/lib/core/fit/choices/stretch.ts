@@ -34,7 +34,8 @@ function among(
 	const closing = all - countAtEnd(ordered, ({ wish }) => kindOf(wish).purpose === 'review');
 	const before = ordered.filter((part) => free.indexOf(part) < free.indexOf(filler)).length;
 	const { purpose } = kindOf(filler.wish);
-	if (purpose === 'open' && before <= opening) return [0, Math.max(1, opening)];
+	// It may always face the cover.
+	if (purpose === 'open') return [0, before <= opening ? Math.max(1, opening) : closing];
 	if (purpose === 'review') return [Math.max(before, lastWeek), all];
 	if (firstWeek < 0) return [Math.min(opening, closing), closing];
 	if (before <= firstWeek) return [Math.min(opening, firstWeek), firstWeek];

@@ -34,9 +34,9 @@ function openRooms(plan: Plan, host: Block): OpenRoom[] {
 	const same = JSON.stringify(host.room);
 	// A calendar's rooms are what its pages have beside it.
 	const offered = form.wholePage || host.as.part ? host.room : pagesOf(plan, host);
-	// It may have been ruled for fewer rows than there are: then its rooms are those of the most rows that rule it so.
+	// It may have been ruled for fewer rows or columns than there are: then its rooms are those of the most that rule it so.
 	let layout: Layout | undefined;
-	for (const lower of lowered(offered)) {
+	for (const lower of [...lowered(offered), ...lowered(narrowed(offered, host.room))]) {
 		layout = layoutsOf(form, setting, lower).find(({ room }) => JSON.stringify(room) === same);
 		if (layout) break;
 	}
@@ -46,6 +46,12 @@ function openRooms(plan: Plan, host: Block): OpenRoom[] {
 		if (!piece || rect.w < 1 || rect.h < 1) return [];
 		return [{ host, name, page: piece.page, rect: from(piece.rect, rect) }];
 	});
+}
+
+/** A room on a page as narrow as a block; nothing where it is so already. */
+function narrowed(room: Room | undefined, block: Room): Room | undefined {
+	if (room?.span !== 'page' || block.span !== 'page' || room.w === block.w) return undefined;
+	return { ...room, w: block.w };
 }
 
 /** A room, and the same with fewer and fewer rows. */

@@ -2,7 +2,7 @@ import { bothPages, type Room, type RoomPlace } from '../../forms';
 import { overlaps, type Rect, type Size } from '../../paper';
 import type { Importance, Wish } from '../../wish';
 import { asMember } from './as-member';
-import { rectsOf, type Choice, type Guest, type Inside } from '../choices/choices';
+import { importanceOf, rectsOf, type Choice, type Guest, type Inside } from '../choices/choices';
 import { footprintOf, type Taken } from './footprint';
 import { clearOf, withoutAir } from '../choices/free-in-room';
 import { bandsOver } from './over-both';
@@ -128,7 +128,7 @@ export class Guests {
 	/** Members to leave out, the least missed first, later ones before earlier ones. */
 	private *leavings(members: readonly number[]): Generator<readonly number[]> {
 		const weight = (some: readonly number[]) =>
-			some.reduce((sum, member) => sum + missed[this.member(member).importance ?? 'want'], 0);
+			some.reduce((sum, member) => sum + missed[importanceOf(this.member(member))], 0);
 		let some: (readonly number[])[] = [[]];
 		for (const member of members.toReversed())
 			if (some.length < 2 ** 10) some = some.flatMap((left) => [left, [...left, member]]);
@@ -288,7 +288,7 @@ function filledBy(guests: readonly Guest[]): Filled {
 
 /** How badly members are missed, and then what discomfort there is. */
 function priceOf({ left, discomfort }: Inside): number {
-	return left.reduce((sum, { importance = 'want' }) => sum + missed[importance], discomfort);
+	return left.reduce((sum, member) => sum + missed[importanceOf(member)], discomfort);
 }
 
 /** Whether the first is of better shapes at the same comfort. */

@@ -186,6 +186,29 @@ describe('members', () => {
 		movedTo(10, 30);
 	});
 
+	test('below a calendar that was ruled on a narrow part of its page they lie in a room of it', () => {
+		const notebook = { ...a5, columns: 27, rows: 13, freePages: [{ first: 1, last: 1 }] };
+		const members = [{ id: 'notes', kind: 'notes' }];
+		const plan = planWith(
+			[
+				{ id: 'cover', kind: 'cover', size: { w: 1, h: 1 } },
+				{ id: 'calendar', kind: 'month-calendar', facing: 'cover', members }
+			],
+			{
+				notebook,
+				aim: 'fewest-pages',
+				month: { year: 1900, month: 1 },
+				hand: { lettersPerSquare: 1, figuresPerSquare: 1, letteringPerSquare: 0.5, lineHeight: 1 }
+			}
+		);
+		const run = planRun(plan);
+		const inside = run.blocks.find(({ wish }) => wish === 'notes');
+		expect(inside?.host).toEqual({ wish: 'calendar', room: 'below' });
+		const rooms = roomsOf(plan, blockOf(run, 'calendar')).map(({ rect }) => rect);
+		const own = inside?.pieces[0].rect;
+		expect(rooms.some((room) => own && contains(room, own))).toBe(true);
+	});
+
 	test('lie inside a room of their host, whatever the month', () => {
 		fc.assert(
 			fc.property(anyPlan, (plan) => {

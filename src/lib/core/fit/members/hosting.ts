@@ -1,6 +1,13 @@
 import { bothPages, type Room, type RoomPlace } from '../../forms';
 import type { Wish } from '../../wish';
-import { expectedOf, formsOf, leftBy, ruledIn, type Choice } from '../choices/choices';
+import {
+	expectedOf,
+	formsOf,
+	importanceOf,
+	leftBy,
+	ruledIn,
+	type Choice
+} from '../choices/choices';
 import type { Taken } from './footprint';
 import { Guests, missed } from './guests';
 import type { Plan } from '../plan/plan';
@@ -11,7 +18,7 @@ const nothing: Taken = [[], []];
 
 /** How badly the members that a choice leaves out are missed, among other choices of its wish. */
 export function missedBy(choice: Choice): number {
-	return leftBy(choice).reduce((sum, { importance = 'want' }) => sum + missed[importance], 0);
+	return leftBy(choice).reduce((sum, member) => sum + missed[importanceOf(member)], 0);
 }
 
 function priceOf(choice: Choice): number {

@@ -1,4 +1,4 @@
-import type { Company } from '../solve';
+import type { BlankPrices, Company } from '../solve';
 
 /** What a run is judged by first: paper saved, a middle way, or room to write. */
 export type Aim = 'fewest-pages' | 'balanced' | 'roomiest';
@@ -18,9 +18,15 @@ export interface Prices {
 /** Worst discomfort that a form gives a block. */
 export const worstForm = 100;
 /** What it costs, once a page, where something else shares a page of a spread that is liked alone there. */
-const shared = 60;
+const shared = 90;
 /** What each purpose on a page costs beyond the first: more than a page. */
 const stranger = 45;
+/**
+ * What a page costs that stays blank inside the run, and what it costs besides where the one before is blank too. Only where
+ * there is room in plenty: elsewhere its price as a page does.
+ */
+const blankPage = { each: 20, again: 20 };
+const worstBlank = 40;
 /** Worst that one block can cost in comfort, company included. */
 export const worst = worstForm + shared;
 
@@ -29,6 +35,12 @@ export function companyFor(aim: Aim, { comfort }: Prices): Company {
 	return aim === 'fewest-pages'
 		? { purpose: 0, kept: 0 }
 		: { purpose: stranger * comfort, kept: shared * comfort };
+}
+
+/** Prices of blank pages. */
+export function blanksFor(aim: Aim, { comfort }: Prices): BlankPrices {
+	const { each, again } = aim === 'roomiest' ? blankPage : { each: 0, again: 0 };
+	return { each: each * comfort, again: again * comfort };
 }
 
 /** A price in terms that a person can weigh. */
@@ -69,7 +81,7 @@ export function gapOf(aim: Aim, price: number, { want, spare, page, comfort }: P
  * discomfort, pages. Throws when the sum could not be counted exactly (2^53).
  */
 export function pricesFor(aim: Aim, blocks: number, pages: number, lacking = 0): Prices {
-	const comforts = worst * blocks;
+	const comforts = worst * blocks + worstBlank * pages;
 	const lists = {
 		'fewest-pages': { comfort: 1, spare: comforts + 1, page: (comforts + 1) * (blocks + 1) },
 		balanced: { comfort: 1, spare: 60, page: 40 },

@@ -1,6 +1,6 @@
 import { allWishes, type Wish } from '../../wish';
 import type { Prices } from '../plan/aims';
-import { leftBy, type Choice } from '../choices/choices';
+import { importanceOf, leftBy, type Choice } from '../choices/choices';
 import type { Part } from '../choices/parts';
 
 /** How many blocks parts come to with their members. */
@@ -15,8 +15,7 @@ export function lossOf(choice: Choice, prices: Prices): number {
 
 /** What it costs to leave a part out: of equally many weeks those go first that have the fewest days. */
 export function lossOfPart({ wish, lacking }: Part, prices: Prices): number {
-	const { importance = 'want' } = wish;
-	const days = importance === 'spare' ? 0 : lacking;
+	const days = importanceOf(wish) === 'spare' ? 0 : lacking;
 	return lossWith(wish, prices) - days * prices.day;
 }
 
@@ -27,5 +26,5 @@ export function daysLacking(parts: readonly Part[]): number {
 
 /** What it costs to leave a wish out: its members go with it. */
 export function lossWith(wish: Wish, prices: Prices): number {
-	return allWishes([wish]).reduce((sum, { importance = 'want' }) => sum + prices[importance], 0);
+	return allWishes([wish]).reduce((sum, one) => sum + prices[importanceOf(one)], 0);
 }

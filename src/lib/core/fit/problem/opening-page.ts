@@ -1,3 +1,4 @@
+import type { Wish } from '../../wish';
 import { isFiller, kindOf } from '../choices/choices';
 import type { Part } from '../choices/parts';
 import type { Fixed } from './pinned';
@@ -14,7 +15,7 @@ export function pageOfCover(
 	free: readonly Part[],
 	fixed: readonly Fixed[]
 ): number | undefined {
-	const opening = plan.wishes.find((wish) => !isFiller(wish));
+	const opening = openingOf(plan);
 	if (!opening || kindOf(opening).likes !== 'right') return undefined;
 	const drawn = plan.drawn?.blocks.find(({ wish }) => wish.id === opening.id)?.pieces[0]?.page;
 	const held = fixed.find(({ part }) => part.wish.id === opening.id)?.pieces[0].page;
@@ -23,6 +24,14 @@ export function pageOfCover(
 	return (
 		opening.pin?.page ?? sheets.slice(0, 2).find(({ page }) => page.side === 'right')?.page.number
 	);
+}
+
+/** What opens the month: the first of the list that is no filler, but for what only faces a cover after it. */
+export function openingOf(plan: Plan): Wish | undefined {
+	const [first, next] = plan.wishes.filter((wish) => !isFiller(plan, wish));
+	if (!first || !next || kindOf(first).likes === 'right') return first;
+	const faces = first.facing === next.id || next.facing === first.id;
+	return faces && kindOf(next).likes === 'right' ? next : first;
 }
 
 /** Where a page lies to another one. */

@@ -46,8 +46,13 @@ export interface PageSort {
 }
 
 /** Before the cover stands only what faces it: a quote, a picture, or what a person put there. */
-function mayFaceCover(wish: Wish): boolean {
-	return kindOf(wish).purpose === 'open' || wish.pin !== undefined || wish.facing !== undefined;
+function mayFaceCover({ wishes }: Plan, wish: Wish): boolean {
+	return (
+		kindOf(wish).purpose === 'open' ||
+		wish.pin !== undefined ||
+		wish.facing !== undefined ||
+		wishes.some(({ facing }) => facing === wish.id)
+	);
 }
 
 /**
@@ -63,17 +68,18 @@ export function pageChoices(
 	thorough = false
 ): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
-	if (toCover === 'before' && !mayFaceCover(wish)) return [];
+	if (toCover === 'before' && !mayFaceCover(plan, wish)) return [];
 	const { likes, purpose } = kindOf(wish);
 	const extra =
 		(likes && likes !== side ? disliked : 0) +
-		(toCover && purpose === 'open' && toCover !== (isFiller(wish) ? 'before' : 'at')
+		(toCover && purpose === 'open' && toCover !== (isFiller(plan, wish) ? 'before' : 'at')
 			? notOpening
 			: 0);
 	// Where pages come first, or nothing else helps, every title may be written.
 	const all = thorough || plan.aim === 'fewest-pages';
 	const wholePages = formsOf(wish).every((form) => form.wholePage);
-	if (wholePages && !whole) return [];
+	// A week keeps the size of its set: it stands on no page that is taken in part.
+	if ((wholePages || (wish.part && !wish.size)) && !whole) return [];
 	const found: PageChoice[] = [];
 	const offer = (room: Size, more: number) => {
 		const weeks = wish.part && under;

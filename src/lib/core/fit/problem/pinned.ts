@@ -59,7 +59,7 @@ export function onlyOverSpread(
 	index: number
 ): boolean {
 	const sheet = sheets[index];
-	if (!sheet || !facing(sheets, index) || wish.pin?.alone) return false;
+	if (!sheet || !facing(sheets, index)) return false;
 	const { side } = sheet.page;
 	return pageChoices(plan, wish, sheet.rooms, { side, whole: true }).length === 0;
 }

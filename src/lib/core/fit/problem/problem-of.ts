@@ -1,15 +1,22 @@
 import { purposes } from '../../catalogue';
 import type { Wish } from '../../wish';
 import type { Size } from '../../paper';
-import { kindOf } from '../choices/choices';
+import { isAlone, kindOf } from '../choices/choices';
 import type { Part } from '../choices/parts';
 import { forWeeks, inView, type Sheet } from '../choices/sheets';
 import { Sorts } from '../choices/sorts';
 import { stretchOf } from '../choices/stretch';
 import { missedBy } from '../members/hosting';
-import { companyFor, type Prices } from '../plan/aims';
+import { blanksFor, companyFor, type Prices } from '../plan/aims';
 import type { Plan } from '../plan/plan';
-import { lowerBound, type Problem, type ProblemItem, type ProblemPage } from '../solve';
+import {
+	lowerBound,
+	stranger,
+	type Problem,
+	type ProblemItem,
+	type ProblemPage,
+	type SpreadOption
+} from '../solve';
 import { airBetween, aired, inAir } from './air';
 import { dividedOf, pricesOf, type Divided } from './divided';
 import { facingPairs } from './facing';
@@ -66,7 +73,12 @@ interface Stated {
 }
 
 /** A sort of page with the rooms that it has for blocks. */
-type RoomedSort = PageSort & { readonly rooms: readonly Size[] };
+type RoomedSort = PageSort & {
+	/** The page's own, then those beside spreads. */
+	readonly rooms: readonly Size[];
+	/** How many of them are its own. */
+	readonly own: number;
+};
 
 /** The problem of the parts whose place is open. */
 function* state(
@@ -94,7 +106,8 @@ function* state(
 		items: problemItems,
 		pageCost: prices.page,
 		usedAnyway: usedAnyway(plan, divided),
-		company: companyFor(plan.aim, prices)
+		company: companyFor(plan.aim, prices),
+		blank: blanksFor(plan.aim, prices)
 	};
 	const problem = { ...all, items: fewFillers(problemItems) };
 	// Where fillers lost their freedom, the bound must still hold for what was asked.
@@ -106,10 +119,10 @@ function* state(
 
 /** Sorts of pages; sides are told apart only where somebody cares (`sided`). */
 function sortsFor(sided: boolean): Sorts<RoomedSort> {
-	return new Sorts(({ rooms, side, toCover, whole, under }) =>
+	return new Sorts(({ rooms, own, side, toCover, whole, under }) =>
 		[
 			...rooms.map(({ w, h }) => `${w} ${h}`),
-			...[sided ? side : '', toCover, whole],
+			...[own, sided ? side : '', toCover, whole],
 			...(under ? [JSON.stringify(under)] : [])
 		].join()
 	);
@@ -158,11 +171,12 @@ function pagesOf(
 		...(beside[pairOn[index - 1] ?? -1]?.[1] ?? [])
 	];
 	const coverPage = pageOfCover(plan, sheets, free, fixed);
-	const alone = new Set(
-		[...free, ...fixed.map(({ part }) => part)].flatMap(({ wish: { pin } }) =>
-			pin?.alone ? [pin.page] : []
+	const alone = new Set([
+		...free.flatMap(({ wish }) => (wish.pin && isAlone(wish) ? [wish.pin.page] : [])),
+		...fixed.flatMap(({ part: { wish }, pieces }) =>
+			isAlone(wish) ? pieces.map(({ page }) => page) : []
 		)
-	);
+	]);
 	return sheets.map((sheet, index): ProblemPage => {
 		const { side, number } = sheet.page;
 		const here = fixed.filter(({ pieces }) => pieces.some(({ page }) => page === number));
@@ -172,6 +186,7 @@ function pagesOf(
 			side,
 			options: sorts.of({
 				rooms: roomsOf(sheet, index),
+				own: roomsLeft(sheet, fixed).length,
 				side,
 				...(coverPage === undefined ? {} : { toCover: placeTo(coverPage, number) }),
 				whole: here.length === 0,
@@ -181,7 +196,8 @@ function pagesOf(
 			obstacles: obstaclesOn(sheet, fixed).map((rect) => inAir(rect, air)),
 			held: here.length,
 			purposes: purposesOf(here.map(({ part }) => part)),
-			exclusive: alone.has(number) || undefined
+			exclusive: alone.has(number) || undefined,
+			mayStayBlank: (coverPage !== undefined && number < coverPage) || undefined
 		};
 	});
 }
@@ -195,8 +211,9 @@ function* itemsOf(
 	const items: PlannedItem[] = [];
 	for (const [index, part] of divided.free.entries()) {
 		const onPages: PageChoice[][] = [];
-		for (const { rooms, ...sort } of sorts.all) {
-			onPages.push(pageChoices(plan, part.wish, rooms, sort, thorough));
+		for (const { rooms, own, ...sort } of sorts.all) {
+			const offered = part.wish.part ? rooms.slice(0, own) : rooms;
+			onPages.push(pageChoices(plan, part.wish, offered, sort, thorough));
 			yield;
 		}
 		const over = overPairs[index] ?? [];
@@ -208,7 +225,7 @@ function* itemsOf(
 
 /** The items of the problem: choices as sizes with air and prices, and what is said of a part as numbers. */
 function problemItemsOf(
-	{ divided: { sheets, free }, prices, air, faced }: Stated,
+	{ divided: { sheets, free }, prices, air, faced, pairs }: Stated,
 	items: readonly PlannedItem[]
 ): ProblemItem[] {
 	const isFree = ({ filler, wish }: Part) =>
@@ -220,6 +237,9 @@ function problemItemsOf(
 		const { wish } = part;
 		const seconds = faced.flatMap(([first, second]) => (first === part ? [second] : []));
 		const pinned = sheets.findIndex(({ page }) => page.number === wish.pin?.page);
+		// Over a spread a week takes both pages anyway.
+		const isWeek = wish.part && !wish.size && spreadChoices.every(({ length }) => length === 0);
+		const alone = isAlone(wish) || isWeek === true;
 		return {
 			options: pageChoices.map((list) =>
 				list.map(({ w, h, cost, choice }) => ({
@@ -228,12 +248,10 @@ function problemItemsOf(
 					cost: cost * prices.comfort + lossOf(choice, prices)
 				}))
 			),
-			spreads: spreadChoices.map((list) =>
-				list.map(({ left, right, cost, covers, choice }) => ({
-					left: left + air,
-					right: right + air,
-					covers: covers && aired(covers, air),
-					cost: cost * prices.comfort + lossOf(choice, prices)
+			spreads: spreadChoices.map((list, pair) =>
+				list.map(({ choice, ...option }) => ({
+					...rowsOf(option, alone ? pairs.all[pair] : undefined, air),
+					cost: option.cost * prices.comfort + lossOf(choice, prices)
 				}))
 			),
 			loss: lossOfPart(part, prices),
@@ -242,9 +260,21 @@ function problemItemsOf(
 			facing: [...new Set(seconds.map((second) => free.indexOf(second)))],
 			purpose: purposesOf([part]),
 			keeps: kindOf(wish).ownSpread,
+			...(alone && pinned < 0 ? { alone } : {}),
 			...(isFree(part) ? { stretch: stretchOf(free, ordered, part) } : {})
 		};
 	});
+}
+
+/** What a spread takes of its pages, with air: all of both where it has them to itself. */
+function rowsOf(
+	{ left, right, covers }: Pick<SpreadChoice, 'left' | 'right' | 'covers'>,
+	whole: Pair | undefined,
+	air: number
+): Pick<SpreadOption, 'left' | 'right' | 'covers'> {
+	if (!whole) return { left: left + air, right: right + air, covers: covers && aired(covers, air) };
+	const [onLeft, onRight] = whole.weeks.pages;
+	return { left: onLeft.h + air, right: onRight.h + air };
 }
 
 /** The last page that is taken whatever becomes of the rest, as an index. */
@@ -271,12 +301,14 @@ function needsNoSpread(
 		.some(({ cost, choice }) => choice.form.wholePage && cost <= tight && missedBy(choice) === 0);
 }
 
+function purposeOf(wish: Wish): number {
+	const { purpose, freeWriting } = kindOf(wish);
+	return freeWriting ? stranger : 1 << purposes.findIndex(({ id }) => id === purpose);
+}
+
 /** Purposes of parts, as bits. */
 function purposesOf(parts: readonly Part[]): number {
-	return parts.reduce(
-		(mask, { wish }) => mask | (1 << purposes.findIndex(({ id }) => id === kindOf(wish).purpose)),
-		0
-	);
+	return parts.reduce((mask, { wish }) => mask | purposeOf(wish), 0);
 }
 
 /** Whether a part is bound to one of the pages. */

@@ -30,6 +30,24 @@ test('of equally good runs one is taken in which no more wishes have left their 
 	);
 });
 
+test('what is given up for it is at most five steps of comfort, and told', () => {
+	fc.assert(
+		fc.property(anyPlan, fc.nat(), (plan, n) => {
+			const lays = laysOf(plan, planRun(plan));
+			const gone = plan.wishes[n % Math.max(1, plan.wishes.length)];
+			const fewer = { ...plan, wishes: plan.wishes.filter((wish) => wish !== gone) };
+			const free = planRun(fewer);
+			const steady = planRun({ ...fewer, lately: lays });
+			if (!free.optimal) return;
+			const { pages, leftOut, comfort } = steady.gap;
+			expect({ pages, leftOut }).toEqual({ pages: 0, leftOut: 0 });
+			expect(comfort).toBeLessThanOrEqual(5);
+			expect(steady.optimal).toBe(comfort === 0);
+		}),
+		{ numRuns: often(60) }
+	);
+});
+
 test('what was to face something that is gone keeps its place in the order', () => {
 	const whole = { w: 28, h: 40 };
 	const notes = (id: string) => ({ id, kind: 'notes', filler: false, size: whole });

@@ -6,13 +6,15 @@ import { ownBlocks, type Block, type Plan, type Run } from '../plan/plan';
 const mostTries = 12;
 
 /**
- * Of equally good runs one in which fewer wishes have left the page where they lay lately: each that has left it is held
- * there, and stays held where the run is no worse and everything keeps its order. `solve` works a plan out: its run and
- * its price. Fillers and what faces another go where the rest lets them.
+ * Of nearly equally good runs one in which fewer wishes have left the page where they lay lately: each that has left it is
+ * held there, and stays held where the run costs at most `near` more, has the same pages and leaves out nothing else, and
+ * everything keeps its order. `solve` works a plan out: its run and its price. Fillers and what faces another go where the
+ * rest lets them.
  */
 export function* steadied<T>(
 	plan: Plan,
 	found: Priced,
+	near: number,
 	solve: (plan: Plan) => Generator<T, Priced>
 ): Generator<T, Run> {
 	let best = found;
@@ -28,11 +30,17 @@ export function* steadied<T>(
 			other.id === wish ? { ...other, pin: { page } } : other
 		);
 		const tried = yield* solve({ ...held, wishes });
-		if (tried.cost !== best.cost || !inOrder(plan, tried.run)) continue;
+		if (tried.cost > found.cost + near || !inOrder(plan, tried.run)) continue;
+		if (pagesOf(tried.run) !== pagesOf(found.run)) continue;
 		best = tried;
 		held = { ...held, wishes };
 	}
 	return held === plan ? best.run : asAsked(plan, best.run);
+}
+
+/** Pages of a run and what it leaves out, to be compared. */
+function pagesOf({ pagesUsed, unplaced }: Run): string {
+	return [pagesUsed, ...unplaced.map(({ wish, part }) => `${wish} ${part}`)].join('\n');
 }
 
 /** A run with the price that the planner gives it. */
@@ -42,13 +50,13 @@ export interface Priced {
 }
 
 /** Whether nothing but its place in the list says where a wish stands. */
-function isLoose({ wishes }: Plan, wish: Wish): boolean {
+function isLoose(plan: Plan, wish: Wish): boolean {
 	// Who is to be faced may be gone, and weekly pages face nothing.
-	const faced = wishes.some(
+	const faced = plan.wishes.some(
 		({ id, facing, weeks }) =>
 			id !== wish.id && !weeks && (id === wish.facing || facing === wish.id)
 	);
-	return !wish.pin && !wish.weeks && !faced && !isFiller(wish);
+	return !wish.pin && !wish.weeks && !faced && !isFiller(plan, wish);
 }
 
 /** Whether loose wishes still stand in the order of the list. */

@@ -1,5 +1,5 @@
 export * from './problem/problem';
-export type { Company } from './problem/company';
+export { stranger, type Company } from './problem/company';
 export { sortOf } from './problem/fillers';
 export { pack } from './packing/packing';
 export { charge, counted, Meter, metered, used, type Remembered } from './counted/meter';

@@ -151,6 +151,7 @@ export const wishSchema = record({
 	...own,
 	span: oneOf(['page', 'spread']),
 	side: oneOf(['left', 'right']),
+	alone: flag(),
 	pin,
 	facing: words(100),
 	weeks: weeks.optional(),
