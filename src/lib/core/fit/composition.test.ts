@@ -261,7 +261,7 @@ test('a table below a title that is wider than it grows like any other', () => {
 	if (!kind) throw new RangeError('no spending');
 	const run = planRun(planWith([begin(kind, () => 'spending')], { notebook: small }));
 	const [block] = run.blocks;
-	// Eight letters of 2 with gaps of 1 are 23; an item of 6 may be twice as wide: 12 + 3 + 3.
-	expect(block?.pieces[0].rect).toMatchObject({ w: 23, h: 34 });
+	// Eight letters of 2 without gaps and a square at each edge are 18; an item of 6 may be twice as wide: 12 + 3 + 3.
+	expect(block?.pieces[0].rect).toMatchObject({ w: 18, h: 34 });
 	expect(block?.facts.width).toBe(18);
 });

@@ -23,14 +23,28 @@ const lettersOf = (plan: Plan) => {
 const rowsOf = (plan: Plan) => planRun(plan).blocks[0]?.facts.title;
 
 describe('titles of one hand', () => {
-	test('a word stands on one line, words too long for it on two, in letters of one size', () => {
-		const [short, long] = [planWith([lined('Sleep')]), planWith([lined('One line a watch')])];
-		expect([rowsOf(short), rowsOf(long)]).toEqual([4, 8]);
-		expect(lettersOf(short).map(({ w }) => w)).toEqual([2, 2, 2, 2, 2]);
-		expect(new Set(lettersOf(long).map(({ w }) => w))).toEqual(new Set([2]));
-		// “One line” above “a watch”: 8 letters against 7.
-		const first = lettersOf(long).filter(({ y }) => y < 4);
-		expect(first.map(({ text }) => text).join('')).toBe('Oneline');
+	test('a line is the page less a square at each edge: letters stand closer, then lower, before there are two', () => {
+		const across = (title: string) => {
+			const plan = planWith([lined(title)]);
+			const letters = lettersOf(plan);
+			const [first, last] = [letters[0], letters.at(-1)];
+			const used = (last?.x ?? 0) + (last?.w ?? 0) - (first?.x ?? 0);
+			return [rowsOf(plan), first?.w, first?.h, used];
+		};
+		// 5 × 2 + 4 gaps.
+		expect(across('Sleep')).toEqual([4, 2, 3, 14]);
+		// With gaps 9 × 2 + 7 + 2 = 27; without, and a space of 1, 19.
+		expect(across('Month plan')).toEqual([4, 2, 3, 19]);
+		// Even so 27; one size lower 13 + 11 + 2 = 26.
+		expect(across('Weather inside')).toEqual([4, 1, 2, 26]);
+	});
+
+	test('words too long for one line stand on two, in letters of one size', () => {
+		const plan = planWith([lined('Concertina practice and tunes')]);
+		expect(rowsOf(plan)).toBe(8);
+		expect(new Set(lettersOf(plan).map(({ w, h }) => `${w} ${h}`)).size).toBe(1);
+		const first = lettersOf(plan).filter(({ y }) => y < 4);
+		expect(first.map(({ text }) => text).join('')).toBe('Concertina');
 	});
 
 	test('a title may be wider than the table it stands over, where nobody needs the room beside', () => {
@@ -40,15 +54,15 @@ describe('titles of one hand', () => {
 		const paper = { pageMm: { width: 105, height: 148 }, columns: 19, rows: 27 };
 		const plan = planWith([wish], { notebook: { ...planWith([]).notebook, ...paper } });
 		const [block] = planRun(plan).blocks;
-		// Over it 8 letters of 2 without gaps, on 19 squares.
-		expect(block?.pieces[0].rect).toMatchObject({ w: 16, h: 27 });
+		// Over it 8 letters of 2 without gaps and a square at each edge, on 19 squares.
+		expect(block?.pieces[0].rect).toMatchObject({ w: 18, h: 27 });
 		expect(lettersOf(plan).map(({ w }) => w)).toEqual(Array(8).fill(2));
 		const upright = pageMarks(plan, planRun(plan), block?.pieces[0].page ?? 0).flatMap((mark) =>
 			mark.kind === 'line' && mark.x1 === mark.x2 ? [mark.x1] : []
 		);
 		const x = block?.pieces[0].rect.x ?? 0;
 		// The table of 10 stands in the middle.
-		expect([Math.min(...upright), Math.max(...upright)]).toEqual([x + 3, x + 13]);
+		expect([Math.min(...upright), Math.max(...upright)]).toEqual([x + 4, x + 14]);
 	});
 
 	test('where two lines leave the days no room, the letters stand closer instead', () => {

@@ -134,8 +134,7 @@ describe('habits', () => {
 		const below = answer('month-grid', wish, page(17, 14)).map(({ rooms }) => rooms?.[0]);
 		expect(below.map((room) => [room?.x, room?.w])).toEqual([
 			[0, 17],
-			[0, 17],
-			[0, 12]
+			[0, 14]
 		]);
 	});
 

@@ -51,7 +51,8 @@ export * from './form/misfit';
 export * from './form/content';
 export * from './form/rule';
 export { titleStyle } from './form/common-rules';
-export { naturalWidth, twoLines } from './parts/title-band';
+export { twoLines } from './parts/title-band';
+export { fitTitle } from './parts/title-letters';
 export { rhythmOf } from './parts/labels';
 export { hexagonAt, hexagonColour, hexagonField } from './parts/hexagon';
 

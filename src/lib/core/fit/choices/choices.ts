@@ -1,9 +1,9 @@
 import { layoutsOf } from './layouts-of';
 import { kindById, type Kind } from '../../catalogue';
 import {
+	fitTitle,
 	formById,
 	misfitOf,
-	naturalWidth,
 	pageSize,
 	titleStyle,
 	twoLines,
@@ -26,9 +26,6 @@ const otherForm = 85;
 
 /** A title written on a single row breaks the month's one hand: more than a page saved is worth, less than a wish. */
 const writtenTitle = 45;
-
-/** What letters smaller than the month's cost, where the words could go on two lines. */
-const crampedTitle = 10;
 
 /** A layout with the form that it belongs to. */
 export interface Choice extends Layout {
@@ -237,14 +234,11 @@ function settled(plan: Plan, wish: Wish, form: Form, width: number): readonly Se
 				{ as: styled('written'), cost: writtenTitle, fallback: true }
 			];
 		default: {
-			const fits = (lines: readonly string[]) =>
-				lines.every((line) => naturalWidth(plan, line) <= width);
+			const fits = (lines: readonly string[]) => fitTitle(plan.hand, lines, width) !== undefined;
 			const lines = twoLines(title);
-			const onOne = fits([title]);
-			const onTwo = !onOne && lines !== undefined && fits(lines);
+			const onTwo = !fits([title]) && lines !== undefined && fits(lines);
 			return [
-				{ as: wish, cost: onTwo ? crampedTitle : 0 },
-				...(onTwo ? [{ as: styled('two-lines'), cost: 0 }] : []),
+				{ as: onTwo ? styled('two-lines') : wish, cost: 0 },
 				{ as: styled('written'), cost: writtenTitle, fallback: true }
 			];
 		}

@@ -3,7 +3,8 @@ import { hangsTogether, leastCapital, letters } from '../../hand';
 import type { Size } from '../../paper';
 import { titleStyle } from '../form/common-rules';
 import type { Form, Layout, Room, RoomPlace, Setting } from '../form/form';
-import { drawnLetters, naturalGap, titleLetter } from '../parts/title-band';
+import { drawnLetters } from '../parts/title-band';
+import { naturalGap, titleLetter } from '../parts/title-letters';
 
 /** Columns that a title down the side takes: its letters and a free one. */
 const columns = titleLetter.w + 1;

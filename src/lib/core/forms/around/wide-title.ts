@@ -1,8 +1,8 @@
 import { move } from '../../draw';
-import { leastCapital, letters } from '../../hand';
 import { titleStyle } from '../form/common-rules';
 import type { Form, Layout, Setting } from '../form/form';
-import { naturalWidth, titleHeight, titleLetter, titleMarks } from '../parts/title-band';
+import { titleHeight, titleMarks } from '../parts/title-band';
+import { titleWidths } from '../parts/title-letters';
 
 /**
  * A form whose title may be wider than what it stands over, where there is room beside that nobody needs: letters of the
@@ -17,7 +17,7 @@ export function withWideTitle(form: Form): Form {
 			const { title, ...content } = setting.content;
 			const { w: most, h } = room.span === 'page' ? room : { w: 0, h: 0 };
 			const lettered = (titleStyle.of(setting) ?? 'lettered') === 'lettered';
-			const widths = title && lettered ? widthsOf(setting, title) : [];
+			const widths = title && lettered ? titleWidths(setting.hand, title) : [];
 			const wider = widths.filter(
 				(width) => width <= most && layouts.some((layout) => widthOf(layout) < width)
 			);
@@ -39,7 +39,12 @@ export function withWideTitle(form: Form): Form {
 						const same = untitled(width, own.h).some(
 							({ room }) => room.span === 'page' && room.w === own.w && room.h === own.h
 						);
-						return same ? [below(setting, rest, width)] : [];
+						// Where it is ruled under its title to just this size, that is what is drawn there.
+						const room = { span: 'page', w: width, h: titleHeight + own.h } as const;
+						const taken = form
+							.layouts(setting, room)
+							.some((layout) => widthOf(layout) === width && heightOf(layout) === room.h);
+						return same && !taken ? [below(setting, rest, width)] : [];
 					})
 				)
 			];
@@ -48,12 +53,7 @@ export function withWideTitle(form: Form): Form {
 }
 
 const widthOf = ({ room }: Layout) => (room.span === 'page' ? room.w : Infinity);
-
-/** Squares that a title's letters take with their natural gaps, and without. */
-function widthsOf(setting: Setting, title: string): number[] {
-	const letter = Math.max(titleLetter.w, leastCapital(setting.hand));
-	return [naturalWidth(setting, title), letters(title).length * letter];
-}
+const heightOf = ({ room }: Layout) => (room.span === 'page' ? room.h : Infinity);
 
 /** What is ruled without a title, in the middle below one of this width. */
 function below(setting: Setting, layout: Layout, width: number): Layout {

@@ -101,19 +101,25 @@ function waysIn(setting: Setting, there: Size): PageLayout[] {
 	const least = wanted ?? 1;
 	const most = tables ?? Math.max(1, Math.min(4, Math.floor((there.w + least) / (one + least))));
 	const counts = tables ? [tables] : Array.from({ length: most }, (_, index) => most - index);
-	return counts.flatMap((t) => {
-		const gap = wanted ?? (t * one + (t - 1) * usualGap <= there.w ? usualGap : 1);
-		const high = lineOf(setting);
-		const free = Math.floor((there.h - top - header) / high);
+	const high = lineOf(setting);
+	const free = Math.floor((there.h - top - header) / high);
+	/** Numbers of rows of each of so many tables. */
+	const heightsOf = (t: number) => {
 		const needed = needs === undefined ? undefined : Math.ceil(needs / t);
 		// Many more rows than are wanted would only stay empty.
 		const grown = Math.min(free, Math.floor((mostGrown * (needs ?? 0)) / t));
 		const more = needed !== undefined && needed < grown ? [grown] : [];
 		const heights = needed === undefined ? [free, Math.ceil(free / 2)] : [needed, ...more];
+		const least = Math.min(leastRows, needed ?? leastRows);
+		return { needed, grown, heights: heights.filter((rows) => rows >= least && rows <= free) };
+	};
+	const able = Math.max(0, ...counts.filter((t) => heightsOf(t).heights.length > 0));
+	return counts.flatMap((t) => {
+		const gap = wanted ?? (t * one + (t - 1) * usualGap <= there.w ? usualGap : 1);
+		const { needed, grown, heights } = heightsOf(t);
 		const wantedMost = (rows: number) =>
-			needs === undefined && tables === undefined ? Math.min(most, Math.ceil(enough / rows)) : most;
+			needs === undefined && tables === undefined ? Math.min(able, Math.ceil(enough / rows)) : able;
 		return heights
-			.filter((rows) => rows >= Math.min(leastRows, needed ?? leastRows) && rows <= free)
 			.filter((rows) => t <= wantedMost(rows))
 			.flatMap((rows) => {
 				const room = there.w - (t * one + (t - 1) * gap);

@@ -152,22 +152,25 @@ function wordOf(setting: Setting): string {
 	);
 }
 
-/** The word's letters along a length; undefined where they would be narrower than letters can be drawn. */
+/** Letters stay so far from the page's edges, and stand at most half a letter apart. (Common practice.) */
+const edge = 1;
+
+/** The word's letters along a length: they grow before their gaps do; undefined where they would be narrower than letters can be drawn. */
 function fitOf(setting: Setting, page: Size): Lettering | undefined {
 	const count = letters(wordOf(setting)).length;
 	const least = Math.max(leastLetter, leastCapital(setting.hand));
 	const aside = titlePlace.of(setting) === 'side';
-	return [false, true]
-		.flatMap(
-			(tight) =>
-				fitLettering(
-					count,
-					aside ? page.h : page.w,
-					aside ? Math.max(sideLetter, least) : letterRows,
-					tight
-				) ?? []
-		)
-		.find(({ letter }) => letter >= least);
+	const length = (aside ? page.h : page.w) - 2 * edge;
+	const most = aside ? Math.max(sideLetter, least) : letterRows;
+	const [fit] = [false, true].flatMap((tight) => {
+		const found = fitLettering(count, length, most, tight);
+		return found && found.letter >= least ? [found] : [];
+	});
+	if (!fit) return undefined;
+	const { letter } = fit;
+	const gap = Math.min(fit.gap, Math.max(1, Math.floor(letter / 2)));
+	const used = count * letter + (count - 1) * gap;
+	return { letter, gap, used, margin: edge + Math.floor((length - used) / 2) };
 }
 
 function factsOf(setting: Setting, cell: number, page: Size): Facts {
@@ -239,8 +242,9 @@ function titleOf(setting: Setting, place: Rect): Mark[] {
 			return letter === ' ' ? [] : [text(letter, box, 'lettering')];
 		});
 	}
-	const y = written.y + Math.floor((letterRows - fit.letter) / 2);
-	return drawnLetters(drawn, fit, { ...written, y, h: fit.letter });
+	const high = Math.min(letterRows, Math.round((4 / 3) * fit.letter));
+	const y = written.y + Math.floor((letterRows - high) / 2);
+	return drawnLetters(drawn, fit, { ...written, y, h: high });
 }
 
 /** The place of a picture. */

@@ -1,8 +1,9 @@
 import { titleStyle } from '../form/common-rules';
 import { line, text, type Mark } from '../../draw';
-import { hangsTogether, leastCapital, letters, runsFromRight, type Lettering } from '../../hand';
+import { hangsTogether, letters, runsFromRight, type Lettering } from '../../hand';
 import type { Rect } from '../../paper';
 import type { Setting } from '../form/form';
+import { fitTitle, titleLetter, titleLineMarks } from './title-letters';
 
 /** Height of a page title: 3 squares for the letters, 1 below (common practice: 4). */
 export const titleHeight = 4;
@@ -21,10 +22,6 @@ export function titleRows(setting: Setting): number {
 			return titleHeight;
 	}
 }
-
-/** A title's drawn letters: so wide and high, with this gap (common practice). */
-export const titleLetter = { w: 2, h: 3 };
-export const naturalGap = 1;
 
 /**
  * Letters of a word where a lettering puts them, each in a box of its own as high as the rectangle, from the right
@@ -58,37 +55,22 @@ export function twoLines(title: string): readonly [string, string] | undefined {
 	return ways.sort((a, b) => longest(a) - longest(b))[0];
 }
 
-/** Squares that a line of a title takes in letters of the usual size with their natural gaps. */
-export function naturalWidth({ hand }: Pick<Setting, 'hand'>, line: string): number {
-	const each = Math.max(titleLetter.w, leastCapital(hand)) + naturalGap;
-	return letters(line).length * each - naturalGap;
-}
-
 /**
- * A title's letters, centred in a rectangle with natural gaps, never stretched to its edges. Where they do not fit
- * they go without gaps, then narrower, down to the smallest capitals of the hand; where not even these fit, the title
- * is written in one piece instead of drawn.
+ * Lines of a title, centred one below the other from a rectangle's top in the same letters; where they are too long for any,
+ * written in one piece instead of drawn. `high` is what each line has.
  */
-function titleLetters({ hand }: Setting, word: string, rect: Rect): Mark[] {
-	const drawn = letters(word);
-	const least = leastCapital(hand);
-	const usual = Math.max(titleLetter.w, least);
-	const ways = rect.h < titleLetter.h ? [] : [{ letter: usual, gap: naturalGap }];
-	if (ways.length > 0)
-		for (let letter = usual; letter >= least; letter--) ways.push({ letter, gap: 0 });
-	for (const { letter, gap } of ways) {
-		const used = drawn.length * letter + (drawn.length - 1) * gap;
-		if (used > rect.w) continue;
-		const margin = Math.floor((rect.w - used) / 2);
-		return drawnLetters(drawn, { letter, gap, used, margin }, rect);
-	}
-	return [text(word, rect, 'hand')];
+function titleLines({ hand }: Setting, lines: readonly string[], rect: Rect, high: number): Mark[] {
+	const fit = rect.h < titleLetter.h ? undefined : fitTitle(hand, lines, rect.w);
+	return lines.flatMap((line, index) => {
+		const own = { ...rect, y: rect.y + index * high };
+		return fit ? titleLineMarks(line, fit, own) : [text(line, own, 'hand')];
+	});
 }
 
 /** A title's letters, centred in a rectangle: whole, or as far as its words fit. */
 export function titleMarksIn(setting: Setting, rect: Rect): Mark[] {
 	const { title } = setting.content;
-	return title ? titleLetters(setting, title, rect) : [];
+	return title ? titleLines(setting, [title], rect, titleHeight) : [];
 }
 
 /** The title over the full width of a block's first rows, nothing where the wish has no title. */
@@ -98,13 +80,7 @@ export function titleMarks(setting: Setting, width: number, ruled: boolean): Mar
 	const rows = titleRows(setting);
 	if (rows === 0) return [];
 	const both = titleStyle.of(setting) === 'two-lines' ? twoLines(title) : undefined;
-	const marks = (both ?? [title]).flatMap((words, index) =>
-		titleLetters(setting, words, {
-			x: 0,
-			y: index * titleHeight,
-			w: width,
-			h: Math.min(rows, titleLetter.h)
-		})
-	);
+	const rect = { x: 0, y: 0, w: width, h: Math.min(rows, titleLetter.h) };
+	const marks = titleLines(setting, both ?? [title], rect, titleHeight);
 	return ruled ? [...marks, line(0, rows, width, rows)] : marks;
 }
