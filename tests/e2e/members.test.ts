@@ -75,15 +75,15 @@ test('a wish is dragged onto a composed page, and by keyboard members change pla
 test('on the page desk a member moves inside its room and stays there', async () => {
 	const month = page.url();
 	await visit(page, `${month}/pages/66`);
-	await page.getByRole('button', { name: /^Letters on page 67/ }).focus();
+	await page.getByRole('button', { name: /^Letters on page 66/ }).focus();
 	await page.keyboard.press('ArrowLeft');
 	await page.keyboard.press('Enter');
 	await page
-		.getByRole('button', { name: /^Letters on page 67, 7 × 8 squares from dot 19, 13/ })
+		.getByRole('button', { name: /^Letters on page 66, 7 × 8 squares from dot 19, 13/ })
 		.waitFor();
 	await page.getByRole('button', { name: 'Let it move again' }).click();
 	await page
-		.getByRole('button', { name: /^Letters on page 67, 7 × 8 squares from dot 20, 13/ })
+		.getByRole('button', { name: /^Letters on page 66, 7 × 8 squares from dot 20, 13/ })
 		.waitFor();
 	await saved(await back());
 });

@@ -319,9 +319,9 @@ export const kinds: readonly Kind[] = [
 		'Habit trackers',
 		'A square filled on each day it was done.',
 		[
+			'matrix-days-down',
 			'mini-calendar-set',
 			'strips',
-			'matrix-days-down',
 			'matrix-days-across',
 			'rhythm-boxes',
 			'ring'

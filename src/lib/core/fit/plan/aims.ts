@@ -88,7 +88,8 @@ export function pricesFor(aim: Aim, blocks: number, pages: number, lacking = 0):
 		roomiest: { comfort: pages + 1, spare: (comforts + 1) * (pages + 1), page: 1 }
 	};
 	const { comfort, spare, page } = lists[aim];
-	const day = comfort * comforts + spare * blocks + page * pages + 1;
+	// A squeezed cover costs a page more.
+	const day = comfort * comforts + spare * blocks + page * (pages + 1) + 1;
 	const want = day * (lacking + 1);
 	const must = want * (blocks + 1);
 	if (must * (blocks + 1) > Number.MAX_SAFE_INTEGER)

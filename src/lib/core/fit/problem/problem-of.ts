@@ -1,7 +1,7 @@
 import { purposes } from '../../catalogue';
 import type { Wish } from '../../wish';
 import type { Size } from '../../paper';
-import { isAlone, kindOf } from '../choices/choices';
+import { isAlone, kindOf, type Choice } from '../choices/choices';
 import type { Part } from '../choices/parts';
 import { forWeeks, inView, type Sheet } from '../choices/sheets';
 import { Sorts } from '../choices/sorts';
@@ -22,7 +22,7 @@ import { dividedOf, pricesOf, type Divided } from './divided';
 import { facingPairs } from './facing';
 import { fewFillers } from './few-fillers';
 import { lossOf, lossOfPart } from './losses';
-import { pageOfCover, placeTo } from './opening-page';
+import { openingOf, pageOfCover, placeTo } from './opening-page';
 import { pageChoices, type PageChoice, type PageSort, type SpreadChoice } from './options';
 import { roomsBeside, roomsLeft } from './page-rooms';
 import { overPair, pairOf, type Pair } from './pairs';
@@ -225,7 +225,7 @@ function* itemsOf(
 
 /** The items of the problem: choices as sizes with air and prices, and what is said of a part as numbers. */
 function problemItemsOf(
-	{ divided: { sheets, free }, prices, air, faced, pairs }: Stated,
+	{ plan, divided: { sheets, free }, prices, air, faced, pairs }: Stated,
 	items: readonly PlannedItem[]
 ): ProblemItem[] {
 	const isFree = ({ filler, wish }: Part) =>
@@ -233,6 +233,7 @@ function problemItemsOf(
 		wish.pin === undefined &&
 		!faced.some((pair) => pair.some((part) => part.wish === wish));
 	const ordered = free.filter((part) => !isFree(part) && !pinnedTo(sheets, part));
+	const opening = openingOf(plan)?.id;
 	return items.map(({ part, pageChoices, spreadChoices }): ProblemItem => {
 		const { wish } = part;
 		const seconds = faced.flatMap(([first, second]) => (first === part ? [second] : []));
@@ -245,7 +246,10 @@ function problemItemsOf(
 				list.map(({ w, h, cost, choice }) => ({
 					w: w + air,
 					h: h + air,
-					cost: cost * prices.comfort + lossOf(choice, prices)
+					cost:
+						cost * prices.comfort +
+						lossOf(choice, prices) +
+						(wish.id === opening && isSqueezed(plan, choice) ? prices.page : 0)
 				}))
 			),
 			spreads: spreadChoices.map((list, pair) =>
@@ -264,6 +268,12 @@ function problemItemsOf(
 			...(isFree(part) ? { stretch: stretchOf(free, ordered, part) } : {})
 		};
 	});
+}
+
+/** Whether a cover has less than half a page: it opens nothing then, so it saves no page either. */
+function isSqueezed({ notebook }: Plan, { as, room }: Choice): boolean {
+	if (kindOf(as).likes !== 'right' || as.size || room.span !== 'page') return false;
+	return 2 * room.w * room.h < notebook.columns * notebook.rows;
 }
 
 /** What a spread takes of its pages, with air: all of both where it has them to itself. */

@@ -10,7 +10,7 @@ import { move, text, type Mark } from '../../draw';
 import { squares, type Size } from '../../paper';
 import { pageSize, ranked, type Form, type Layout, type Setting } from '../form/form';
 import { isWeekly, itemsOf, sectionsOf, itemNames } from '../parts/labels';
-import { fitLabel, miniMonthMarks, miniMonthSize, weekBoxMarks } from './mini-month';
+import { fitLabel, miniMonthMarks, miniMonthSize, squareOf, weekBoxMarks } from './mini-month';
 import { choiceRule } from '../form/rule';
 import { titleMarks, titleRows } from '../parts/title-band';
 import type { Item } from '../form/content';
@@ -30,6 +30,9 @@ const names = choiceRule({
 	usual: 'above'
 });
 
+/** A cell higher than wide, where wider ones find no room side by side. */
+const upright: Size = { w: 1, h: 2 };
+
 /** Wider gaps pull a set apart. */
 const widestGap = 4;
 
@@ -41,14 +44,14 @@ function widened(length: number, count: number, each: number, least: number): nu
 }
 
 /** A calendar with its name: how large it is, and how long the name may be. */
-function oneOf(setting: Setting, c: number): Size & { readonly name: number } {
-	const { w, h } = miniMonthSize(setting, c);
+function oneOf(setting: Setting, cell: Size): Size & { readonly name: number } {
+	const { w, h } = miniMonthSize(setting, cell);
 	const beside = ['left', 'right'].includes(names.of(setting));
 	return beside ? { w: w + 1, h, name: h } : { w, h: h + 1, name: w };
 }
 
 interface Arrangement {
-	readonly c: number;
+	readonly cell: Size;
 	readonly across: number;
 	readonly down: number;
 	readonly gapAcross: number;
@@ -73,9 +76,9 @@ function widestRow(setting: Setting): number {
 	return Math.max(...sectionsOf(setting).map(({ items }) => items.length));
 }
 
-function arrange(setting: Setting, there: Size, c: number, across: number, fill: boolean) {
+function arrange(setting: Setting, there: Size, cell: Size, across: number, fill: boolean) {
 	const wanted = gapBetween.of(setting);
-	const one = oneOf(setting, c);
+	const one = oneOf(setting, cell);
 	const rows = rowsOf(setting, across);
 	const down = rows.length;
 	const fixed =
@@ -95,14 +98,14 @@ function arrange(setting: Setting, there: Size, c: number, across: number, fill:
 	// Six stand as three and three, not as five and one (common practice).
 	const even = Math.ceil(widestRow(setting) / Math.ceil(widestRow(setting) / most));
 	const discomfort = (fill ? 0 : 5) + 5 * Math.abs(even - across);
-	const arrangement: Arrangement = { c, across, down, gapAcross, gapDown, size, discomfort };
+	const arrangement: Arrangement = { cell, across, down, gapAcross, gapDown, size, discomfort };
 	return size.w <= there.w && size.h <= there.h ? arrangement : undefined;
 }
 
 function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 	const { month } = setting;
 	const items = itemsOf(setting);
-	const one = oneOf(setting, a.c);
+	const one = oneOf(setting, a.cell);
 	const top = titleRows(setting);
 	const headings = rowsOf(setting, a.across).filter(({ heading }) => heading).length;
 	const cut =
@@ -125,7 +128,7 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 		discomfort: a.discomfort + 10 * Math.min(3, cut.length),
 		stretches: false,
 		facts: {
-			cell: { w: a.c, h: a.c },
+			cell: a.cell,
 			across: a.across,
 			down: a.down,
 			gap: a.gapAcross,
@@ -148,7 +151,7 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 				}
 				row.items.forEach((item, index) => {
 					const at = { x: index * (one.w + a.gapAcross), y };
-					marks.push(...named(setting, item, a.c).map((mark) => move(mark, at)));
+					marks.push(...named(setting, item, a.cell).map((mark) => move(mark, at)));
 				});
 				y += one.h + a.gapDown;
 			}
@@ -158,15 +161,15 @@ function toLayout(setting: Setting, there: Size, a: Arrangement): Layout {
 }
 
 /** One habit's calendar, or its box a week, with the name where names stand. */
-function named(setting: Setting, item: Item, c: number): Mark[] {
+function named(setting: Setting, item: Item, cell: Size): Mark[] {
 	const index = itemsOf(setting).findIndex(({ name }) => name === item.name);
 	const kept = itemNames(setting)[index] ?? item.name;
 	const side = names.of(setting);
-	const { w, h } = miniMonthSize(setting, c);
+	const { w, h } = miniMonthSize(setting, cell);
 	const label =
-		side === 'key' ? String(index + 1) : fitLabel(item, oneOf(setting, c).name, setting).label;
+		side === 'key' ? String(index + 1) : fitLabel(item, oneOf(setting, cell).name, setting).label;
 	const at = { x: side === 'left' ? 1 : 0, y: ['above', 'key'].includes(side) ? 1 : 0 };
-	const calendar = (isWeekly(item) ? weekBoxMarks : miniMonthMarks)(setting, c, at, undefined, {
+	const calendar = (isWeekly(item) ? weekBoxMarks : miniMonthMarks)(setting, cell, at, undefined, {
 		item: kept
 	});
 	const turned = (x: number): Mark => ({
@@ -189,7 +192,7 @@ function named(setting: Setting, item: Item, c: number): Mark[] {
 /**
  * A set of mini calendars, one a habit: k across and m down with gaps g ≥ 1 that are widened evenly to
  * fill: k · 7c + (k − 1) · g ≤ width, likewise down, each with a line for its name. Each group begins a row under its
- * name, and a weekly habit has a box a week. Cells are 1 square, or up to 3 where several still stand side by side.
+ * name, and a weekly habit has a box a week. Cells are 1 square, up to 3 where several still stand side by side, or 1 × 2.
  * (Common practice.)
  */
 export const miniCalendarSet: Form = {
@@ -210,10 +213,11 @@ export const miniCalendarSet: Form = {
 		const there = pageSize(room);
 		const asked = squareCell.of(setting);
 		// Larger ones first: where there is room for them they are drawn. One below the other they leave half a page.
-		const sizes = asked ? [asked] : [3, 2, 1];
-		const arrangements = sizes.flatMap((c) =>
-			arrangementsOf(setting, there, c).filter(
-				({ across }) => asked !== undefined || c === 1 || across > 1 || widestRow(setting) === 1
+		const sizes = asked ? [squareOf(asked)] : [...[3, 2].map(squareOf), upright, squareOf(1)];
+		const arrangements = sizes.flatMap((cell) =>
+			arrangementsOf(setting, there, cell).filter(
+				({ across }) =>
+					asked !== undefined || cell.w === 1 || across > 1 || widestRow(setting) === 1
 			)
 		);
 		return ranked(arrangements.map((a) => toLayout(setting, there, a)));
@@ -221,9 +225,9 @@ export const miniCalendarSet: Form = {
 };
 
 /** Ways to arrange calendars with cells of so many squares. */
-function arrangementsOf(setting: Setting, there: Size, c: number): Arrangement[] {
+function arrangementsOf(setting: Setting, there: Size, cell: Size): Arrangement[] {
 	const count = widestRow(setting);
-	const one = oneOf(setting, c);
+	const one = oneOf(setting, cell);
 	const wanted = sideBySide.of(setting);
 	const gap = gapBetween.of(setting) ?? 1;
 	const arrangements: Arrangement[] = [];
@@ -233,7 +237,7 @@ function arrangementsOf(setting: Setting, there: Size, c: number): Arrangement[]
 		// Only the fullest row and the most even one are widened: in their rooms no narrower one would be drawn.
 		const even = across === Math.ceil(count / Math.ceil(count / most));
 		for (const fill of across === most || even ? [true, false] : [false]) {
-			const found = arrange(setting, there, c, across, fill);
+			const found = arrange(setting, there, cell, across, fill);
 			if (found && !arrangements.some((other) => same(other, found))) arrangements.push(found);
 		}
 	}

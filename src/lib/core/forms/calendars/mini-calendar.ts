@@ -2,7 +2,7 @@ import { squareCell, datePlace, titleStyle, weekdayStyle } from '../form/common-
 import { ranked, pageSize, type Form, type Layout } from '../form/form';
 import { titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
-import { weekdayRow, miniMonthMarks, miniMonthSize } from './mini-month';
+import { weekdayRow, miniMonthMarks, miniMonthSize, squareOf } from './mini-month';
 
 /** Cells of these squares bear a date and a code; larger ones are for pages that are free anyway. */
 const usual = 2;
@@ -25,7 +25,7 @@ export const miniCalendar: Form = {
 		const top = titleRows(setting);
 		const sizes = wanted ? [wanted] : [2, 1, 4, 3];
 		const layouts = sizes.flatMap((c): Layout[] => {
-			const days = miniMonthSize(setting, c);
+			const days = miniMonthSize(setting, squareOf(c));
 			const size = { w: days.w, h: top + days.h };
 			if (size.w > there.w || size.h > there.h) return [];
 			return [
@@ -49,7 +49,7 @@ export const miniCalendar: Form = {
 					marks: () => [
 						[
 							...titleMarks(setting, size.w, false),
-							...miniMonthMarks(setting, c, { x: 0, y: top }, undefined, {})
+							...miniMonthMarks(setting, squareOf(c), { x: 0, y: top }, undefined, {})
 						]
 					]
 				}

@@ -12,30 +12,35 @@ export function weekdayRow(setting: Setting): 0 | 1 {
 	return weekdayStyle.of(setting) === 'none' ? 0 : 1;
 }
 
-/** Size of a mini calendar with cells of c squares, without a title: 7c × (weeks + 1)c. */
-export function miniMonthSize(setting: Setting, c: number): Size {
-	const rows = setting.month.weeks + weekdayRow(setting);
-	return { w: 7 * c, h: rows * c };
+/** A cell that is as high as wide. */
+export const squareOf = (c: number): Size => ({ w: c, h: c });
+
+/** Rows that the weekdays' names take above cells: as many as a cell is wide, or none where they are not named. */
+const nameRows = (setting: Setting, { w }: Size) => weekdayRow(setting) * w;
+
+/** Size of a mini calendar with cells of w × h squares, without a title: 7w × (w + weeks × h). */
+export function miniMonthSize(setting: Setting, cell: Size): Size {
+	return { w: 7 * cell.w, h: nameRows(setting, cell) + setting.month.weeks * cell.h };
 }
 
 /** Ruled days under weekday letters, with a title line on top where there is a title; days are fields where it says of what. */
 export function miniMonthMarks(
 	setting: Setting,
-	c: number,
+	cell: Size,
 	at: Dot,
 	title?: string,
 	about?: Subject
 ): Mark[] {
 	const top = title === undefined ? 0 : 1;
-	const names = weekdayRow(setting) * c;
+	const names = nameRows(setting, cell);
 	const part: CalendarPart = {
 		origin: { x: at.x, y: at.y + top },
-		cell: { w: c, h: c },
+		cell,
 		first: 0,
 		columns: 7
 	};
 	return [
-		...(title ? [text(title, { x: at.x, y: at.y, w: 7 * c, h: 1 }, 'hand', 'start')] : []),
+		...(title ? [text(title, { x: at.x, y: at.y, w: 7 * cell.w, h: 1 }, 'hand', 'start')] : []),
 		...weekdayMarks(setting, part, names),
 		...dateMarks(setting, part, names),
 		...grid({ x: at.x, y: at.y + top + names }, part.cell, 7, setting.month.weeks),
@@ -46,27 +51,28 @@ export function miniMonthMarks(
 /** A box a week, with its dates, under its name: as large as a mini calendar with its weekdays. */
 export function weekBoxMarks(
 	setting: Setting,
-	c: number,
+	cell: Size,
 	at: Dot,
 	title?: string,
 	about?: Subject
 ): Mark[] {
 	const top = title === undefined ? 0 : 1;
-	const y = at.y + top + weekdayRow(setting) * c;
-	const dates = Math.min(7 * c, 4);
+	const { w, h } = { w: 7 * cell.w, h: cell.h };
+	const y = at.y + top + nameRows(setting, cell);
+	const dates = Math.min(w, 4);
 	return [
-		...(title ? [text(title, { x: at.x, y: at.y, w: 7 * c, h: 1 }, 'hand', 'start')] : []),
+		...(title ? [text(title, { x: at.x, y: at.y, w, h: 1 }, 'hand', 'start')] : []),
 		...Array.from({ length: setting.month.weeks }, (_, row) =>
 			text(
 				datesOfWeek(setting, row),
-				{ x: at.x, y: y + row * c, w: dates, h: 1 },
+				{ x: at.x, y: y + row * h, w: dates, h: 1 },
 				'figure',
 				'start'
 			)
 		),
-		...grid({ x: at.x, y }, { w: 7 * c, h: c }, 1, setting.month.weeks),
+		...grid({ x: at.x, y }, { w, h }, 1, setting.month.weeks),
 		...Array.from({ length: setting.month.weeks }, (_, row) =>
-			field({ x: at.x, y: y + row * c, w: 7 * c, h: c }, { ...about, week: row + 1 }, 'mark')
+			field({ x: at.x, y: y + row * h, w, h }, { ...about, week: row + 1 }, 'mark')
 		)
 	];
 }

@@ -6,7 +6,7 @@ import type { Rect, Size } from '../../paper';
 import { framed, framedAs } from '../form/framed';
 import type { Facts } from '../form/facts';
 import { pageSize, ranked, type Form, type Layout, type Setting } from '../form/form';
-import { miniMonthMarks, miniMonthSize } from '../calendars/mini-month';
+import { miniMonthMarks, miniMonthSize, squareOf } from '../calendars/mini-month';
 import { choiceRule } from '../form/rule';
 import { drawnLetters } from '../parts/title-band';
 
@@ -101,18 +101,18 @@ function cellOf(setting: Setting, there: Size): number | undefined {
 	const [w, band] = aside ? [there.w - sideBand - gap, 0] : [there.w, titleBand];
 	if (there.h < titleBand) return undefined;
 	if (!hasCalendar(setting)) return w >= leastArt && there.h >= band + leastArt ? 0 : undefined;
-	const large = miniMonthSize(setting, 2);
+	const large = miniMonthSize(setting, squareOf(2));
 	const cell =
 		squareCell.of(setting) ??
 		(large.w <= w && 3 * (titleBand + gap + large.h) <= 2 * there.h ? 2 : 1);
-	const mini = miniMonthSize(setting, cell);
+	const mini = miniMonthSize(setting, squareOf(cell));
 	return mini.w <= w && band + leastArt + gap + mini.h <= there.h ? cell : undefined;
 }
 
 /** A page with the word or without, and a calendar of so many squares a day. */
 function shared(setting: Setting, page: Size, titled: boolean, cell: number): Sharing {
 	const place = titlePlace.of(setting);
-	const mini = cell > 0 ? miniMonthSize(setting, cell) : undefined;
+	const mini = cell > 0 ? miniMonthSize(setting, squareOf(cell)) : undefined;
 	const aside = titled && place === 'side';
 	const x = aside ? sideBand + gap : 0;
 	const w = page.w - x;
@@ -219,7 +219,7 @@ function marksOf(setting: Setting, { title, free, calendar }: Sharing): Mark[] {
 		...(title ? titleOf(setting, title) : []),
 		...(hasPicture(setting) ? free.flatMap((place) => pictureAt(setting, place)) : []),
 		...(calendar
-			? miniMonthMarks(setting, calendar.cell, { x: 0, y: 0 }).map((mark) =>
+			? miniMonthMarks(setting, squareOf(calendar.cell), { x: 0, y: 0 }).map((mark) =>
 					move(mark, calendar.rect)
 				)
 			: [])

@@ -1,6 +1,6 @@
 import { titleStyle } from '../form/common-rules';
 import { field, grid, line, type Mark } from '../../draw';
-import { pageForm, type Setting } from '../form/form';
+import { pageForm, type PageLayout, type Setting } from '../form/form';
 import { dayColumn, dayLabelWidth, daysShown } from '../parts/day-labels';
 import { dayField } from '../parts/key';
 import {
@@ -15,9 +15,12 @@ import {
 import { titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
 
+/** Wider columns are none that a tick fills. */
+const mostWide = 5;
+
 /**
  * Days down, items across, a square each: label height ceil(longest label / letters per square) + days
- * high, 2 + items wide; labels are written upwards, and a weekly habit has a box a week. Where names are too long, short forms or symbols
+ * high, 2 + items wide, and columns grow to 5 squares where they have room; labels are written upwards, and a weekly habit has a box a week. Where names are too long, short forms or symbols
  * stand for them. (Common practice.)
  */
 export const matrixDaysDown = pageForm({
@@ -29,30 +32,40 @@ export const matrixDaysDown = pageForm({
 		const top = titleRows(setting);
 		const days = daysShown(setting).length;
 		const count = itemsOf(setting).length;
-		return labelsOf(setting).map((labels) => {
-			const size = { w: dayLabelWidth + count, h: top + labels.width + days };
-			return {
-				size,
-				discomfort: labels.discomfort,
-				facts: {
-					rows: days,
-					across: count,
-					label: labels.width,
-					title: top,
-					days,
-					capacity: count
-				},
-				why: [
-					`${titleSum(top)}${labels.what} ${labels.width} + ${days} days = ${size.h} of ${there.h} down`,
-					`days ${dayLabelWidth} + ${count} = ${size.w} of ${there.w} across`
-				],
-				marks: () => [...titleMarks(setting, size.w, false), ...matrix(setting, labels, top)]
-			};
-		});
+		const widest = Math.min(mostWide, Math.floor((there.w - dayLabelWidth) / Math.max(1, count)));
+		const widths = Array.from({ length: Math.max(1, widest) }, (_, index) => index + 1);
+		return labelsOf(setting).flatMap((labels) =>
+			widths.map((wide): PageLayout => {
+				const size = { w: dayLabelWidth + count * wide, h: top + labels.width + days };
+				const columns = wide > 1 ? `${count} × ${wide}` : `${count}`;
+				return {
+					size,
+					generous: wide > 1,
+					discomfort: labels.discomfort,
+					facts: {
+						rows: days,
+						across: count,
+						label: labels.width,
+						width: wide,
+						title: top,
+						days,
+						capacity: count
+					},
+					why: [
+						`${titleSum(top)}${labels.what} ${labels.width} + ${days} days = ${size.h} of ${there.h} down`,
+						`days ${dayLabelWidth} + ${columns} = ${size.w} of ${there.w} across`
+					],
+					marks: () => [
+						...titleMarks(setting, size.w, false),
+						...matrix(setting, labels, top, wide)
+					]
+				};
+			})
+		);
 	}
 });
 
-function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[] {
+function matrix(setting: Setting, { labels, width }: Labels, top: number, wide: number): Mark[] {
 	const days = daysShown(setting);
 	const y = top + width;
 	const kept = itemNames(setting);
@@ -63,20 +76,20 @@ function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[
 			style: 'hand',
 			align: 'start',
 			turned: width > 1,
-			x: dayLabelWidth + index,
+			x: dayLabelWidth + index * wide,
 			y: top,
-			w: 1,
+			w: wide,
 			h: width
 		})),
 		...dayColumn(setting, days, { x: 0, y }),
 		...itemsOf(setting).flatMap((item, index): Mark[] => {
-			const x = dayLabelWidth + index;
+			const x = dayLabelWidth + index * wide;
 			const name = kept[index] ?? item.name;
 			if (!isWeekly(item))
 				return [
-					...grid({ x, y }, { w: 1, h: 1 }, 1, days.length),
+					...grid({ x, y }, { w: wide, h: 1 }, 1, days.length),
 					...days.map((day, row) =>
-						dayField(setting, { x, y: y + row, w: 1, h: 1 }, { item: name, day }, 'mark')
+						dayField(setting, { x, y: y + row, w: wide, h: 1 }, { item: name, day }, 'mark')
 					)
 				];
 			const starts = days.flatMap((day, row) =>
@@ -85,11 +98,11 @@ function matrix(setting: Setting, { labels, width }: Labels, top: number): Mark[
 			const end = y + days.length;
 			return [
 				line(x, y, x, end),
-				line(x + 1, y, x + 1, end),
-				...[y, ...starts, end].map((at) => line(x, at, x + 1, at)),
+				line(x + wide, y, x + wide, end),
+				...[y, ...starts, end].map((at) => line(x, at, x + wide, at)),
 				...[y, ...starts].map((at, part) =>
 					field(
-						{ x, y: at, w: 1, h: ([...starts, end][part] ?? end) - at },
+						{ x, y: at, w: wide, h: ([...starts, end][part] ?? end) - at },
 						{ item: name, week: weekOf(setting, days[at - y] ?? 1) },
 						'mark'
 					)
