@@ -103,8 +103,8 @@ test('a spread moves down and takes both pages at one height', () => {
 	const calendar = block('calendar');
 	const pieces = piecesAt(calendar, calendar.pieces[0].page, { x: 5, y: 4, w: 9, h: 36 });
 	expect(pieces.map(({ rect }) => rect)).toEqual([
-		{ x: 4, y: 4, w: 24, h: 36 },
-		{ x: 0, y: 4, w: 18, h: 36 }
+		{ x: 0, y: 4, w: 28, h: 36 },
+		{ x: 0, y: 4, w: 21, h: 36 }
 	]);
 	const placed = placeByHand(plan, run, calendar, pieces);
 	expect(mayStay(placed)).toBe(true);

@@ -112,7 +112,7 @@ export function holdAt(plan: Plan, run: Run, block: Block, pieces: Pieces): read
 		if (wish.id !== block.wish) return wish;
 		const alone = wish.pin?.alone ? { alone: true } : {};
 		if (pieces.length === 2) {
-			const pin: Pin = { page, y: rect.y, h: rect.h };
+			const pin: Pin = { page, y: rect.y, w: rect.w + (pieces[1]?.rect.w ?? 0), h: rect.h };
 			return { ...wish, form, span: 'spread', side: undefined, size: undefined, pin };
 		}
 		const held: Pin = { page, ...rect, ...alone };

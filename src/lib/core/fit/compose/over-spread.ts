@@ -1,7 +1,8 @@
 import type { Room } from '../../forms';
 import type { Rect, Size } from '../../paper';
 import { inOrder } from './arrange';
-import type { Choice } from '../choices/choices';
+import { settingOf, type Choice } from '../choices/choices';
+import { layoutsOf } from '../choices/layouts-of';
 import { footprintOf, type Taken } from '../members/footprint';
 import type { Part } from '../choices/parts';
 import { obstaclesOn, overFold } from '../problem/pinned';
@@ -22,6 +23,20 @@ export interface Placed {
 	/** Rows by which it was made higher, over a spread, than it was planned. */
 	readonly more?: number;
 }
+
+/** The largest way to rule a choice over a spread that it has to itself; nothing where none is larger than usual. */
+function widest(plan: Plan, choice: Choice, room: Room): Choice | undefined {
+	const { inside, form, as } = choice;
+	if (inside) return undefined;
+	const larger = layoutsOf(form, settingOf(plan, as, form), room)
+		.filter(({ generous }) => generous)
+		.map(({ room }) => room)
+		.sort((a, b) => areaOf(b) - areaOf(a));
+	return larger.flatMap((own) => inRoom(plan, choice, own) ?? [])[0];
+}
+
+const areaOf = (room: Room) =>
+	room.span === 'page' ? room.w * room.h : room.left.w * room.left.h + room.right.w * room.right.h;
 
 /** Whether something lies on a page, wholly or with one half. */
 function onBoth({ span, page }: Place, number: number): boolean {
@@ -50,7 +65,7 @@ export function grownOver(
 	);
 	if (others.length === 0) {
 		const room: Room = { span: 'spread', left: left.size, right: right.size, gutter };
-		return { ...own, choice: inRoom(plan, choice, room) ?? choice };
+		return { ...own, choice: widest(plan, choice, room) ?? inRoom(plan, choice, room) ?? choice };
 	}
 	const { room } = choice;
 	// Where others may stand beside it there is no telling what is below.

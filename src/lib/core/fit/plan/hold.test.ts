@@ -99,7 +99,9 @@ describe('what is held', () => {
 
 	test('a pin is where the block lies, or the page of a spread', () => {
 		const [calendar] = run.blocks.filter(({ wish }) => wish === 'calendar');
-		expect(calendar && pinOf(calendar)).toEqual({ page: 14, y: 0, h: calendar?.pieces[0].rect.h });
+		const [left, right] = calendar?.pieces.map(({ rect }) => rect) ?? [];
+		const w = (left?.w ?? 0) + (right?.w ?? 0);
+		expect(calendar && pinOf(calendar)).toEqual({ page: 14, y: 0, w, h: left?.h });
 	});
 });
 

@@ -8,10 +8,12 @@ import type { Block, Drawn, Plan, Run } from './plan';
  * block keeps its place alone: a size would leave them no room.
  */
 export function pinOf({ as, form, pieces, room }: Block): Pin {
-	const [{ page, rect }] = pieces;
+	const [{ page, rect }, right] = pieces;
 	const beyond = as.members && !formById(form)?.wholePage;
 	if (beyond && room.span === 'page') return { page, x: rect.x, y: rect.y };
-	return room.span === 'spread' ? { page, y: rect.y, h: rect.h } : { page, ...rect };
+	if (room.span === 'page') return { page, ...rect };
+	// Over the fold a width is that on both pages together.
+	return { page, y: rect.y, w: rect.w + (right?.rect.w ?? 0), h: rect.h };
 }
 
 /** Wishes with every block on some pages pinned to its place. */

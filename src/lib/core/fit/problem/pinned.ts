@@ -1,7 +1,8 @@
 import type { Room } from '../../forms';
 import { contains, overlaps, spreadOf, type Dot, type Rect, type Size } from '../../paper';
-import type { Wish } from '../../wish';
-import { rectsOf, type Choice } from '../choices/choices';
+import type { Pin, Wish } from '../../wish';
+import { rectsOf, settingOf, type Choice } from '../choices/choices';
+import { layoutsOf } from '../choices/layouts-of';
 import type { Taken } from '../members/footprint';
 import { choicesIn } from '../members/hosting';
 import { inRows, pageChoices, spreadChoices } from './options';
@@ -90,10 +91,12 @@ export function place(
 		const taken: Taken = [held(left), held(right)];
 		const options = spreadChoices(plan, wish, below(left), below(right), taken);
 		const choice =
+			fullOver(plan, below(left), below(right), options[0]?.choice, pin) ??
 			(
 				options.find(({ choice: { room } }) => room.span === 'spread' && room.left.h === pin.h) ??
 				(pin.h === undefined ? options[0] : undefined)
-			)?.choice ?? spreadOfHeight(plan, wish, below(left), below(right), pin.h);
+			)?.choice ??
+			spreadOfHeight(plan, wish, below(left), below(right), pin.h);
 		if (choice?.room.span !== 'spread') return undefined;
 		const { room } = choice;
 		const pieces = overFold(left, right, room, y);
@@ -178,6 +181,26 @@ export function overFold(
 }
 
 /** How a wish is ruled over a spread in exactly so many rows, where it can be. */
+/** The way to rule a choice over a spread in exactly the pinned size, where it is none that is planned with. */
+function fullOver(
+	plan: Plan,
+	left: Size,
+	right: Size,
+	choice: Choice | undefined,
+	pin: Pin
+): Choice | undefined {
+	const { w, h } = pin;
+	if (!choice || choice.inside || w === undefined || h === undefined) return undefined;
+	const { form, as } = choice;
+	const { gutter } = plan.notebook;
+	const rows = ({ w }: Size) => ({ w, h: Math.min(h, left.h, right.h) });
+	const room: Room = { span: 'spread', left: rows(left), right: rows(right), gutter };
+	const layout = layoutsOf(form, settingOf(plan, as, form), room)
+		.filter(({ generous }) => generous)
+		.find(({ room }) => room.span === 'spread' && room.left.w + room.right.w === w);
+	return layout && inRows({ ...choice, ...layout }, h);
+}
+
 function spreadOfHeight(
 	plan: Plan,
 	wish: Wish,

@@ -125,13 +125,23 @@ function onSpread(setting: Setting, room: Room & { span: 'spread' }): Layout[] {
 	const top = titleRows(setting);
 	const height = Math.min(room.left.h, room.right.h);
 	if (widest < dateCell && !cell) return [];
-	return widthsBelow(setting, widest).flatMap((width) =>
+	const usual = widthsBelow(setting, widest).flatMap((width) =>
 		splits.flatMap((left) =>
 			cellHeights(setting, highestFor(width), height, top).flatMap(
 				(h) => spreadLayout(setting, room, left, { w: width, h }) ?? []
 			)
 		)
 	);
+	return cell ? usual : [...usual, ...splits.flatMap((left) => fullSpread(setting, room, left))];
+}
+
+/** Cells as wide as the pages, and as high as they can be: what nobody needs beside a calendar it fills itself. */
+function fullSpread(setting: Setting, room: Room & { span: 'spread' }, left: number): Layout[] {
+	const w = widestFor(room, left);
+	const height = Math.min(room.left.h, room.right.h);
+	const [h = 0] = cellHeights(setting, Math.floor(tallest * w), height, titleRows(setting));
+	const layout = spreadLayout(setting, room, left, { w, h });
+	return layout ? [{ ...layout, generous: true }] : [];
 }
 
 function spreadLayout(
