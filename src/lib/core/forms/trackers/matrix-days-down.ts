@@ -76,9 +76,10 @@ function matrix(setting: Setting, { labels, width }: Labels, top: number, wide: 
 			style: 'hand',
 			align: 'start',
 			turned: width > 1,
-			x: dayLabelWidth + index * wide,
+			// Names are as large over wide columns as over narrow ones.
+			x: dayLabelWidth + index * wide + Math.floor((wide - 1) / 2),
 			y: top,
-			w: wide,
+			w: 1,
 			h: width
 		})),
 		...dayColumn(setting, days, { x: 0, y }),
