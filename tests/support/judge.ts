@@ -107,7 +107,8 @@ export function brokenRules(plan: Plan, run: Run): string[] {
 	}
 	for (const [page, count] of perPage)
 		if (count > 8) broken.push(`page ${page} holds ${count} wishes`);
-	const single = plan.wishes.filter(({ weeks }) => weeks === undefined);
+	// Nothing faces what lies over both pages.
+	const single = plan.wishes.filter(({ weeks, span }) => weeks === undefined && span !== 'spread');
 	const linked = new Set(
 		single.flatMap(({ id, facing }) =>
 			facing === undefined || !single.some((other) => other.id === facing) ? [] : [id, facing]

@@ -18,6 +18,7 @@ export { pagesFor, partsOf, weeksOf, weeksShown } from './choices/parts';
 export {
 	formsOf,
 	isAlone,
+	mayFace,
 	isFiller,
 	kindOf,
 	mayLieOver,

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { kindById } from '$lib/core/catalogue';
-	import { isAlone, isFiller } from '$lib/core/fit';
+	import { isAlone, isFiller, mayFace } from '$lib/core/fit';
 	import type { Wish } from '$lib/core/wish';
 	import type { Side } from '$lib/core/paper';
 	import Choice from '../fields/Choice.svelte';
@@ -17,7 +17,16 @@
 		{ value: 'left', label: 'left page' },
 		{ value: 'right', label: 'right page' }
 	];
-	const others = $derived(desk.wishes.filter((other) => other.id !== wish.id && !other.weeks));
+	const others = $derived(
+		desk.wishes.filter(
+			(other) => other.id !== wish.id && (mayFace(other) || other.id === wish.facing)
+		)
+	);
+	/** Something is to be faced that cannot be. */
+	const inVain = $derived(
+		wish.facing !== undefined &&
+			![wish, ...others.filter(({ id }) => id === wish.facing)].every(mayFace)
+	);
 	const nameOf = (other: Wish) => other.title || kindById(other.kind)?.name || other.id;
 	const edit = (fields: Partial<Wish>) => desk.edit(wish.id, fields);
 	const filler = $derived(isFiller(desk.plan, wish));
@@ -49,6 +58,11 @@
 			]}
 			onchange={(facing) => edit({ facing: facing || undefined })}
 		/>
+		{#if inVain}
+			<p class="self-end text-sm text-caution">
+				One of them lies over both pages, so nothing can face it.
+			</p>
+		{/if}
 		<NumberField
 			label="On page"
 			value={wish.pin?.page}

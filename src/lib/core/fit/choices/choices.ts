@@ -161,6 +161,11 @@ export function isAlone({ alone, pin }: Wish): boolean {
 	return alone ?? pin?.alone ?? false;
 }
 
+/** Whether a wish can stand on the page facing another: not one of whose weeks there are several, nor one that takes both. */
+export function mayFace({ span, weeks }: Wish): boolean {
+	return span !== 'spread' && weeks === undefined;
+}
+
 /** How badly a wish is missed: as it says, or as its kind is. */
 export function importanceOf(wish: Wish): Importance {
 	return wish.importance ?? kindOf(wish).importance;

@@ -1,3 +1,4 @@
+import { mayFace } from '../choices/choices';
 import type { Part } from '../choices/parts';
 
 /**
@@ -12,6 +13,7 @@ export function facingPairs(parts: readonly Part[]): (readonly [Part, Part])[] {
 		);
 		const partner = parts[other];
 		if (!partner || other === index || part.wish.pin || partner.wish.pin) return [];
+		if (!mayFace(part.wish) || !mayFace(partner.wish)) return [];
 		return [other > index ? ([part, partner] as const) : ([partner, part] as const)];
 	});
 }

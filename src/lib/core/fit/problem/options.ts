@@ -171,7 +171,7 @@ export function spreadChoices(
 	taken: Taken = [[], []],
 	inView: readonly RoomPlace[] = []
 ): SpreadChoice[] {
-	if (wish.side || wish.facing !== undefined) return [];
+	if (wish.side || (wish.facing !== undefined && wish.span !== 'spread')) return [];
 	const { size } = wish;
 	// Over the fold a size means rows: the width is that of both pages.
 	if (size && (wish.span !== 'spread' || size.h > left.h || size.h > right.h)) return [];

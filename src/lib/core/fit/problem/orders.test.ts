@@ -142,3 +142,15 @@ test('the calendar stays where something must be left out, weeks that nobody cal
 	);
 	expect(pageOf(run, 'calendar')).toBe(12);
 });
+
+test('what is to face something over both pages stands where the list has it, and nothing is lost', () => {
+	const run = planRun(
+		planWith([
+			{ id: 'cover', kind: 'cover' },
+			{ id: 'calendar', kind: 'month-calendar', span: 'spread' },
+			{ ...habits('habits'), facing: 'calendar' }
+		])
+	);
+	expect(run.unplaced).toEqual([]);
+	expect(pageOf(run, 'habits')).toBeGreaterThan(pageOf(run, 'calendar') + 1);
+});

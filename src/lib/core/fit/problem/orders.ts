@@ -1,4 +1,5 @@
 import type { Wish } from '../../wish';
+import { mayFace } from '../choices/choices';
 import type { Plan } from '../plan/plan';
 import { openingOf } from './opening-page';
 
@@ -29,8 +30,8 @@ const nameOf = (wishes: readonly Wish[]) => wishes.map(({ id }) => id).join('\n'
 function moversIn(plan: Plan): readonly Mover[] {
 	const { wishes, drawn } = plan;
 	const held = new Set(drawn?.blocks.map(({ wish }) => wish.id));
-	// What is pinned or drawn stays, and weeks stand on several pages.
-	const isFree = ({ id, pin, weeks }: Wish) => !pin && !weeks && !held.has(id);
+	// What is pinned or drawn stays.
+	const isFree = (wish: Wish) => !wish.pin && mayFace(wish) && !held.has(wish.id);
 	const opening = openingOf(plan)?.id;
 	const movers = new Map<string, Mover>();
 	for (const [at, wish] of wishes.entries()) {
