@@ -58,7 +58,7 @@ await picture('kinds', `${month}/kinds`, {
 });
 await picture('page-desk', `${month}/pages/66`, {
 	act: async (page) => {
-		await page.getByRole('button', { name: /^Due on page 67/ }).focus();
+		await page.getByRole('button', { name: /^Due on page 66/ }).focus();
 		for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowDown');
 	}
 });
