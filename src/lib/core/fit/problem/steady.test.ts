@@ -3,7 +3,7 @@ import { expect, test } from 'vitest';
 import { often } from '../../../../../tests/support/effort';
 import { anyPlan, planWith } from '../../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../../tests/support/judge';
-import { laysOf, ownBlocks, planRun, summaryOf, type Lay, type Run } from '..';
+import { laysOf, ownBlocks, planRun, summaryOf, type Lay, type Plan, type Run } from '..';
 
 const moved = (lays: readonly Lay[], run: Run) =>
 	lays.filter(({ wish, page }) => {
@@ -11,14 +11,18 @@ const moved = (lays: readonly Lay[], run: Run) =>
 		return block !== undefined && block.pieces[0].page !== page;
 	}).length;
 
+/** A plan without one of its wishes: its run, and the run that keeps what it can where it lay. */
+function withoutOne(plan: Plan, n: number) {
+	const lays = laysOf(plan, planRun(plan));
+	const gone = plan.wishes[n % Math.max(1, plan.wishes.length)];
+	const fewer = { ...plan, wishes: plan.wishes.filter((wish) => wish !== gone) };
+	return { lays, fewer, free: planRun(fewer), steady: planRun({ ...fewer, lately: lays }) };
+}
+
 test('of equally good runs one is taken in which no more wishes have left their pages', () => {
 	fc.assert(
 		fc.property(anyPlan, fc.nat(), (plan, n) => {
-			const lays = laysOf(plan, planRun(plan));
-			const gone = plan.wishes[n % Math.max(1, plan.wishes.length)];
-			const fewer = { ...plan, wishes: plan.wishes.filter((wish) => wish !== gone) };
-			const free = planRun(fewer);
-			const steady = planRun({ ...fewer, lately: lays });
+			const { lays, fewer, free, steady } = withoutOne(plan, n);
 			expect(brokenRules(fewer, steady)).toEqual([]);
 			const { pagesUsed, leftOut } = summaryOf(free);
 			expect(summaryOf(steady)).toMatchObject({ pagesUsed, leftOut });
@@ -33,11 +37,7 @@ test('of equally good runs one is taken in which no more wishes have left their 
 test('what is given up for it is at most five steps of comfort, and told', () => {
 	fc.assert(
 		fc.property(anyPlan, fc.nat(), (plan, n) => {
-			const lays = laysOf(plan, planRun(plan));
-			const gone = plan.wishes[n % Math.max(1, plan.wishes.length)];
-			const fewer = { ...plan, wishes: plan.wishes.filter((wish) => wish !== gone) };
-			const free = planRun(fewer);
-			const steady = planRun({ ...fewer, lately: lays });
+			const { free, steady } = withoutOne(plan, n);
 			if (!free.optimal) return;
 			const { pages, leftOut, comfort } = steady.gap;
 			expect({ pages, leftOut }).toEqual({ pages: 0, leftOut: 0 });
