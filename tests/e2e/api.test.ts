@@ -51,6 +51,20 @@ describe('the API', () => {
 		expect(await response.json()).toEqual({ status: 'ok', version: expect.any(String) });
 	});
 
+	test('tries the sizes that it is asked for, and says which', async () => {
+		const told = async (query: string) => (await (await plan(demo, query)).json()).run;
+		expect(await told('')).toMatchObject({ sizes: 'united', optimal: false, bound: 0 });
+		const every = await told('?sizes=every');
+		expect(every).toMatchObject({ sizes: 'every', optimal: true });
+		const sheets = ['plan.pdf', 'guide'].map((name) => post(`/api/v1/${name}?sizes=every`, JSON.stringify(demo)));
+		for (const sheet of await Promise.all(sheets)) expect(sheet.status).toBe(200);
+		const wrong = await plan(demo, '?sizes=all');
+		expect(wrong.status).toBe(400);
+		expect((await wrong.json()).errors[0].message).toBe(
+			'must be usual or united or every; it is “all”'
+		);
+	});
+
 	test('plans a month', async () => {
 		const response = await plan(demo, '?include=marks');
 		expect(response.status).toBe(200);

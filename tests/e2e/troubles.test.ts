@@ -64,7 +64,7 @@ describe('odd requests', () => {
 	test('unknown parameters are refused by name', async () => {
 		const answer = await post('/api/v1/plan?pages=3', demoMonth);
 		expect((await answer.json()).errors).toEqual([
-			{ path: 'pages', message: 'is no parameter of this address; it has include' }
+			{ path: 'pages', message: 'is no parameter of this address; it has include, sizes' }
 		]);
 		const include = await post('/api/v1/plan?include=marks,all', demoMonth);
 		expect((await include.json()).errors[0].message).toContain('“all” is none of them');

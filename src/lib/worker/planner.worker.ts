@@ -1,10 +1,13 @@
 import { expose } from 'comlink';
 import {
+	everySize,
 	findRemedies,
+	otherOrder,
 	PackingCache,
 	planning,
 	summaryOf,
 	type Aim,
+	type Offer,
 	type Plan,
 	type Remedy,
 	type Run,
@@ -28,6 +31,14 @@ export interface Suggestion {
 	readonly summary: Summary;
 }
 
+/** What is worth knowing of a run once there is time for it. */
+export interface Beyond {
+	/** Whether no run of whatever sizes is better. */
+	readonly optimal: boolean;
+	/** What would make it better, each by itself. */
+	readonly offers: readonly Offer[];
+}
+
 /** What the planner's worker can be asked. What is asked later makes earlier answers `undefined`. */
 export interface PlannerWorker {
 	/** `better` hears of runs that are good enough to be shown while the work goes on. */
@@ -36,6 +47,8 @@ export interface PlannerWorker {
 	warm: (plan: Plan) => Promise<void>;
 	/** The aims that are not the plan's own. What `build` of the program has worked out before in this browser is not worked out again. */
 	suggestOthers: (plan: Plan, build: string) => Promise<Suggestion[] | undefined>;
+	/** What would make a run better; it takes long, and whatever somebody waits for goes first. */
+	beyond: (plan: Plan, run: Run) => Promise<Beyond | undefined>;
 	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
 	tryOut: (plan: Plan) => Promise<Summary | undefined>;
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
@@ -103,11 +116,25 @@ function planned(
 
 /** A plan that nobody waits for. */
 function plannedBeside(plan: Plan, current: () => boolean): Promise<Run | undefined> {
-	const turn = async () => {
-		await pause();
-		while (awaited > 0) await new Promise<void>((goOn) => resting.push(goOn));
-	};
-	return worked(plan, current, turn);
+	return worked(plan, current, whenNobodyWaits);
+}
+
+async function whenNobodyWaits(): Promise<void> {
+	await pause();
+	while (awaited > 0) await new Promise<void>((goOn) => resting.push(goOn));
+}
+
+/** Work that nobody waits for, to its end; undefined when it is of no use any more. */
+async function beside<T>(
+	work: Generator<unknown, T>,
+	current: () => boolean
+): Promise<T | undefined> {
+	let state = work.next();
+	for (; !state.done; state = work.next()) {
+		await whenNobodyWaits();
+		if (!current()) return undefined;
+	}
+	return state.value;
 }
 
 /** Plans in steps; before each one it waits for its turn. */
@@ -169,6 +196,15 @@ expose({
 			suggestions.push({ aim, summary });
 		}
 		return suggestions;
+	},
+	beyond: async (plan, run) => {
+		const own = newest;
+		const current = () => own === newest;
+		const sizes = await beside(everySize(plan, run, cache), current);
+		const order = sizes && (await beside(otherOrder(plan, run, cache), current));
+		if (!sizes || !current()) return undefined;
+		const offers = [sizes.offer, order].filter((offer) => offer !== undefined);
+		return { optimal: sizes.optimal, offers };
 	},
 	tryOut: async (plan) => {
 		const own = ++newestTrial;

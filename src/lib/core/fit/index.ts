@@ -4,6 +4,7 @@ export * from './planner';
 export { tooLarge } from './problem/divided';
 export * from './advice/what-if';
 export * from './advice/remedies';
+export * from './advice/offers';
 export * from './advice/shared-pages';
 export * from './plan/summary';
 export * from './choices/titles';

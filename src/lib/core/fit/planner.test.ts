@@ -163,7 +163,7 @@ describe('the limit of work', () => {
 
 	test('is the same whether or not others were planned before, and the best run by then is the answer', () => {
 		const plan = thirty();
-		const limits = [0, 20_000, 100_000, 400_000].map((all) => ({ all, search: 60_000 }));
+		const limits = [0, 20_000, 100_000, 3_000_000].map((all) => ({ all, search: 60_000 }));
 		const cold = limits.map((limit) => planRun(plan, new PackingCache(), limit));
 		planRun(plan);
 		const warm = limits.map((limit) => planRun(plan, new PackingCache(), limit));
@@ -237,7 +237,7 @@ test('a month of thirty kinds is fitted whole', () => {
 		(_, index) => kinds[(index * 5) % kinds.length]
 	).flatMap((kind) => (kind ? [begin(kind, freeId)] : []));
 	const run = planRun(planWith(wishes));
-	expect(run).toMatchObject({ unplaced: [], optimal: true });
+	expect(run).toMatchObject({ unplaced: [], bound: 0 });
 	expect(brokenRules(planWith(wishes), run)).toEqual([]);
 });
 
@@ -280,7 +280,7 @@ test('what finds no place comes with changes that give it one', () => {
 });
 
 test('a run that cannot be better says so', () => {
-	const run = planRun(planWith([{ id: 'a', kind: 'cover' }]));
+	const run = planRun({ ...planWith([{ id: 'a', kind: 'cover' }]), sizes: 'every' });
 	// The cover stands on the right, and the page it faces stays free.
 	expect(run).toMatchObject({ optimal: true, bound: 0, pagesUsed: 2 });
 	expect(planRun(planWith([]))).toMatchObject({ optimal: true, bound: 0, pagesUsed: 0 });

@@ -1,7 +1,8 @@
 import { compose } from './compose/compose';
+import { hasOpenSize } from './problem/options';
 import { stating, type PlannedProblem } from './problem/problem-of';
 import { allWishes } from '../wish';
-import type { Plan, Run } from './plan/plan';
+import { sizeSteps, type Plan, type Run, type Sizes } from './plan/plan';
 import { Meter, metered, PackingCache, solve, type Progress } from './solve';
 import { ordersOf } from './problem/orders';
 import { steadied } from './problem/steady';
@@ -50,6 +51,9 @@ function* planned(
 	limit: WorkLimit,
 	meter: Meter
 ): Generator<Planning, Run> {
+	const steps = stepsOf(plan);
+	/** Sizes that are through. */
+	let [tried] = steps;
 	function* solved(
 		planned: PlannedProblem,
 		asked = plan,
@@ -57,7 +61,7 @@ function* planned(
 		before?: Solved
 	): Generator<Planning, Solved> {
 		const drawUp = ({ best }: Progress, bound: number) => {
-			const run = compose(asked, planned, best, bound);
+			const run = compose(asked, planned, best, { bound, sizes: tried });
 			return asked === plan ? run : asListed(plan, run);
 		};
 		const nowhere = planned.problem.items.map(() => undefined);
@@ -92,40 +96,48 @@ function* planned(
 		const explaining = explained(asked, run, little, () => meter.spent >= limit.all);
 		return yield* asBefore(explaining, { run: () => run });
 	}
-	/** The best run of all orders, each with the best so far as what is known. */
-	function* ordered(thorough: boolean, known?: Solved): Generator<Planning, Solved> {
+	/** The best run of all orders with such sizes, each with the best so far as what is known. */
+	function* ordered(sizes: Sizes, known?: Solved): Generator<Planning, Solved> {
 		let best = known;
 		for (const asked of ordersOf(plan)) {
 			// Of orders that are not tried nothing is known.
 			if (best && meter.spent >= limit.all) return withBound(best, 0);
-			const stated = yield* asBefore(stating(asked, thorough), best ?? nothingYet);
+			const stated = yield* asBefore(stating(asked, sizes), best ?? nothingYet);
 			best = yield* solved(stated, asked, best ? 0 : limit.search, best);
 		}
 		if (!best) throw new RangeError('a plan has an order');
 		return best;
 	}
-	const usual = yield* ordered(false);
-	const shown = { run: usual.run };
-	if (meter.spent >= limit.all) return usual.run();
-	if (usual.all) {
-		const { asked, cost, bound } = usual;
-		const steady = steadied(
-			asked,
-			{ cost, run: usual.run() },
-			near * usual.comfort,
-			function* (held) {
-				const found = yield* solved(yield* asBefore(stating(held), shown), held);
-				// What is held bounds nothing: without it a run may be a little better.
-				return { cost: found.cost, run: found.draw(Math.min(bound, found.bound)) };
-			}
-		);
-		return yield* told(asked, yield* asBefore(steady, shown));
+	let best = yield* ordered(tried);
+	for (const sizes of steps.slice(1)) {
+		if (meter.spent >= limit.all) break;
+		const wider = yield* ordered(sizes, best);
+		// Of sizes that are not through only what is better counts, and no bound.
+		const isThrough = meter.spent < limit.all;
+		best = isThrough ? wider : withBound(wider, Math.min(wider.cost, best.bound));
+		if (isThrough) tried = sizes;
 	}
-	// Before a wish is said to have no place, all are tried at every width.
-	yield shown;
-	const thorough = yield* asBefore(ordered(true), shown);
-	const found = thorough.cost <= usual.cost ? thorough : usual;
-	return yield* told(found.asked, found.run());
+	if (meter.spent >= limit.all) return best.run();
+	const { asked, cost, bound } = best;
+	const shown = { run: best.run };
+	if (!best.all) return yield* told(asked, best.run());
+	const steady = steadied(asked, { cost, run: best.run() }, near * best.comfort, function* (held) {
+		const found = yield* solved(yield* asBefore(stating(held, tried), shown), held);
+		// What is held bounds nothing: without it a run may be a little better.
+		return { cost: found.cost, run: found.draw(Math.min(bound, found.bound)) };
+	});
+	return yield* told(asked, yield* asBefore(steady, shown));
+}
+
+/**
+ * The sizes that are tried one after the other, up to what the plan asks for. Where pages come first, the least of each counts
+ * from the beginning; and nothing is gained by them where all have whole pages or sizes of their own.
+ */
+function stepsOf({ aim, sizes = 'united', wishes }: Plan): [Sizes, ...Sizes[]] {
+	if (!wishes.some(hasOpenSize)) return ['every'];
+	const all = sizeSteps.slice(0, sizeSteps.indexOf(sizes) + 1);
+	const [first = sizes, ...rest] = aim === 'fewest-pages' && all.length > 1 ? all.slice(1) : all;
+	return [first, ...rest];
 }
 
 /** The best run of some orders. */
@@ -163,6 +175,7 @@ const nothingYet: Planning = {
 		unplaced: [],
 		art: [],
 		pagesUsed: 0,
+		sizes: 'usual',
 		optimal: false,
 		bound: 0,
 		gap: { pages: 0, leftOut: 0, comfort: 0 }

@@ -1,5 +1,5 @@
 import { allCompleted } from '$lib/core/catalogue';
-import { PackingCache, planRun, type Plan } from '$lib/core/fit';
+import { PackingCache, planRun, sizeSteps, type Plan } from '$lib/core/fit';
 import { readJson, planSchema, runDocument, toPlan } from '$lib/core/formats';
 import { pageGuide, sentenceOf } from '$lib/core/guide';
 import type { FontFile } from './fonts';
@@ -48,15 +48,24 @@ export const asks = {
 	none: {}
 } satisfies Record<string, Asks>;
 
+/** Requests that plan with the sizes that they ask for; a kept month says itself which it tries. */
+const ofPlanning: Readonly<Partial<Record<ApiRoute, Asks>>> = Object.fromEntries(
+	(['plan', 'pdf', 'svg', 'guide', 'work-order'] as const).map((route) => [
+		route,
+		{ sizes: sizeSteps }
+	])
+);
+
 const included = ['marks', 'remedies'];
 
 /** Answers a request of the open API: checks it, plans, and draws what is asked for. */
 export async function answer(request: ApiRequest): Promise<Response> {
 	const { route, body, query, plain, fonts } = request;
 	const asked = new URLSearchParams(query);
-	const faults = queryFaults(asked, asks[route]);
+	const faults = queryFaults(asked, { ...asks[route], ...ofPlanning[route] });
 	if (faults.length > 0) return faulty(faults);
-	if (isRecordsRoute(route)) return recordsAnswer(route, body);
+	const sizes = sizeSteps.find((step) => step === asked.get('sizes'));
+	if (isRecordsRoute(route)) return recordsAnswer(route, body, sizes);
 	const include = asked.get('include')?.split(',') ?? [];
 	const unknown = include.find((name) => !included.includes(name));
 	if (unknown !== undefined)
@@ -69,7 +78,8 @@ export async function answer(request: ApiRequest): Promise<Response> {
 	const document = readJson(planSchema, body);
 	if (!document.ok) return faulty(document.faults);
 	// A request says what it wants; a file that was saved also says by its silence what was taken away.
-	const plan = toPlan({ ...document.value, wishes: allCompleted(document.value.wishes) });
+	const { wishes, ...rest } = document.value;
+	const plan = toPlan({ ...rest, wishes: allCompleted(wishes), ...(sizes ? { sizes } : {}) });
 	const large = sizeFault(plan);
 	if (large) return tooMuch(large);
 	const cache = new PackingCache();

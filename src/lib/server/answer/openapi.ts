@@ -11,12 +11,20 @@ interface Described {
 	readonly example: unknown;
 	/** Content types of the answer. */
 	readonly gives: readonly string[];
-	readonly query?: readonly {
-		readonly name: string;
-		readonly says: string;
-		readonly example?: string;
-	}[];
+	readonly query?: readonly Query[];
 }
+
+interface Query {
+	readonly name: string;
+	readonly says: string;
+	readonly example?: string;
+}
+
+/** Which sizes of things are tried. */
+const sizesQuery: Query = {
+	name: 'sizes',
+	says: 'usual, united (without a word) or every: more sizes of things are tried, and it takes longer'
+};
 
 const bare = (schema: object) => {
 	const { $schema: _, $id: __, title: ___, ...rest } = schema as Record<string, unknown>;
@@ -48,7 +56,7 @@ export const requests: readonly Described[] = [
 		schema: plan,
 		example: demo,
 		gives: ['application/json'],
-		query: [{ name: 'include', says: 'a comma list of marks, remedies' }]
+		query: [{ name: 'include', says: 'a comma list of marks, remedies' }, sizesQuery]
 	},
 	{
 		path: '/api/v1/plan.pdf',
@@ -60,7 +68,8 @@ export const requests: readonly Described[] = [
 		query: [
 			{ name: 'sheet', says: 'a4 or letter: two pages on a sheet, with crop marks' },
 			{ name: 'page', says: 'one page of the notebook' },
-			{ name: 'only', says: 'lines or stencil' }
+			{ name: 'only', says: 'lines or stencil' },
+			sizesQuery
 		]
 	},
 	{
@@ -72,7 +81,8 @@ export const requests: readonly Described[] = [
 		gives: ['image/svg+xml'],
 		query: [
 			{ name: 'page', says: 'a page of the notebook', example: '64' },
-			{ name: 'only', says: 'lines or stencil' }
+			{ name: 'only', says: 'lines or stencil' },
+			sizesQuery
 		]
 	},
 	{
@@ -81,7 +91,8 @@ export const requests: readonly Described[] = [
 		summary: 'The counting guide of each page',
 		schema: plan,
 		example: demo,
-		gives: ['application/json', 'text/plain']
+		gives: ['application/json', 'text/plain'],
+		query: [sizesQuery]
 	},
 	{
 		path: '/api/v1/tally',
@@ -105,7 +116,8 @@ export const requests: readonly Described[] = [
 		summary: 'The sittings in which the month is made, their tasks in order',
 		schema: of('work-order'),
 		example: { plan: demo, today: '2027-04-20' },
-		gives: ['application/json']
+		gives: ['application/json'],
+		query: [sizesQuery]
 	}
 ];
 

@@ -1,5 +1,5 @@
 import { allCompleted } from '$lib/core/catalogue';
-import { planRun } from '$lib/core/fit';
+import { planRun, type Sizes } from '$lib/core/fit';
 import {
 	entriesSchema,
 	list,
@@ -53,8 +53,8 @@ export function isRecordsRoute(route: string): route is RecordsRoute {
 	return route in recordsBodies;
 }
 
-/** Answers a request about records or making; nothing is stored. */
-export function recordsAnswer(route: RecordsRoute, body: string): Response {
+/** Answers a request about records or making, planned with `sizes` where they are asked for; nothing is stored. */
+export function recordsAnswer(route: RecordsRoute, body: string, sizes?: Sizes): Response {
 	switch (route) {
 		case 'tally': {
 			const read = readJson(recordsBodies.tally, body);
@@ -66,7 +66,9 @@ export function recordsAnswer(route: RecordsRoute, body: string): Response {
 		}
 		case 'work-order': {
 			const read = readJson(recordsBodies['work-order'], body);
-			return read.ok ? ordered(read.value) : faulty(read.faults);
+			if (!read.ok) return faulty(read.faults);
+			const { plan } = read.value;
+			return ordered({ ...read.value, plan: { ...plan, ...(sizes ? { sizes } : {}) } });
 		}
 	}
 }

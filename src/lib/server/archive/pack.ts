@@ -10,7 +10,7 @@ import { rowsOf } from './rows';
 import { shapeOf, tables, type Cell, type Row, type TableName } from './tables';
 
 /** Everything that is kept in one file: a ZIP of this version. It goes up with every change of `tables`. */
-export const version = 1;
+export const version = 2;
 export const format = 'horarium/shelf';
 
 /** ZIP knows no earlier time; with one that never changes the same content gives the same bytes. */

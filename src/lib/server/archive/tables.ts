@@ -47,6 +47,7 @@ export const tables: readonly TableShape[] = [
 			month: 'text',
 			week_start: 'text',
 			aim: 'text',
+			sizes: 'text or nothing',
 			titles: 'text or nothing',
 			theme: 'text or nothing',
 			lately: 'text or nothing',

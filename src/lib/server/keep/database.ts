@@ -26,6 +26,8 @@ export interface MonthTable {
 	month: string;
 	week_start: string;
 	aim: string;
+	/** Which sizes of things are tried; united where it is not said. */
+	sizes: string | null;
 	/** How titles are done; drawn where it is not said. */
 	titles: string | null;
 	/** Its colours as JSON; checked when read. */

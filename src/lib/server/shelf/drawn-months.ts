@@ -1,5 +1,5 @@
 import type { Person } from '$lib/core/fit';
-import { monthsInBook } from './shelf';
+import { placedMonths } from './shelf';
 import type { DrawnFile } from '../archive/pack';
 import type { Store } from './store';
 import { sheetApart, TooMuch } from '../work';
@@ -18,7 +18,7 @@ export async function* drawnMonths(
 	for (const { id, notebook, deleted } of await store.notebooks.all()) {
 		if (deleted) continue;
 		const folder = `pages/${fileWords(notebook.name)} ${id.slice(0, 8)}`;
-		for (const { record, plan, run, trouble } of await monthsInBook(store, id, notebook, person)) {
+		for await (const { record, plan, run, trouble } of placedMonths(store, id, notebook, person)) {
 			const path = freePath(used, `${folder}/${record.month}`);
 			const asked = { as: 'pdf', plan, run, query: '', fonts } as const;
 			const drawn = trouble === undefined ? await sheetApart(asked, gone).catch(saidOf) : trouble;

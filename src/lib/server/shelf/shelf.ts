@@ -50,15 +50,14 @@ async function runOf(plan: Plan): Promise<Pick<PlacedMonth, 'run' | 'trouble'>> 
 
 /**
  * The months of a notebook in order, each planned into the pages that those before it leave. What is
- * planned for a later month never moves an earlier one.
+ * planned for a later month never moves an earlier one. They come one by one, because twenty years of them are too much to hold.
  */
-export async function monthsInBook(
+export async function* placedMonths(
 	store: Store,
 	notebookId: string,
 	notebook: Notebook,
 	person: Person
-): Promise<PlacedMonth[]> {
-	const placed: PlacedMonth[] = [];
+): AsyncGenerator<PlacedMonth> {
 	let book = notebook;
 	let cuts: readonly Cut[] = [];
 	let weeks: readonly string[] = [];
@@ -69,13 +68,21 @@ export async function monthsInBook(
 		const taken = others.flatMap(({ drawn }) => drawn?.pages ?? []);
 		const plan = withEarlier(planOf(record, withDrawn(book, taken), person), cuts, weeks);
 		const done = await runOf(plan);
-		placed.push({ record, plan, ...done });
+		yield { record, plan, ...done };
 		cuts = [...cuts, ...(record.cuts ?? [])];
 		weeks = [...weeks, ...weeksShown(plan, done.run)];
 		const last = done.run.pages.at(-1);
 		if (last) book = freeAfter(book, last.number);
 	}
-	return placed;
+}
+
+/** All of them at once. */
+export async function monthsInBook(
+	...asked: Parameters<typeof placedMonths>
+): Promise<PlacedMonth[]> {
+	const all: PlacedMonth[] = [];
+	for await (const month of placedMonths(...asked)) all.push(month);
+	return all;
 }
 
 /** A month in its book; undefined when either is not kept, or deleted. */

@@ -42,6 +42,7 @@ export function contentIn(row: MonthRow): Record<string, unknown> {
 		month: row.month,
 		weekStart: row.week_start,
 		aim: row.aim,
+		...(row.sizes === null ? {} : { sizes: row.sizes }),
 		...(row.titles === null ? {} : { titles: row.titles }),
 		...(row.theme === null ? {} : { theme: JSON.parse(row.theme) }),
 		...(row.lately === null ? {} : { lately: JSON.parse(row.lately) }),
@@ -77,13 +78,15 @@ export function monthOf(row: MonthRow): MonthRecord | SetAside {
 
 /** What was checked as a month, without fields that hold nothing. */
 export function contentOf(checked: MonthContent): MonthContent {
-	const { notebookId, month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = checked;
+	const { notebookId, month, weekStart, aim, sizes, titles, theme, lately, wishes, drawn, cuts } =
+		checked;
 	return {
 		notebookId,
 		month,
 		weekStart,
 		aim,
 		wishes,
+		...(sizes ? { sizes } : {}),
 		...(titles ? { titles } : {}),
 		...(theme ? { theme } : {}),
 		...(lately ? { lately } : {}),

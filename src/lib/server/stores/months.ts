@@ -99,6 +99,7 @@ function columns(content: MonthContent) {
 		month: content.month,
 		week_start: content.weekStart,
 		aim: content.aim,
+		sizes: content.sizes ?? null,
 		titles: content.titles ?? null,
 		theme: content.theme ? JSON.stringify(content.theme) : null,
 		lately: content.lately ? JSON.stringify(content.lately) : null,

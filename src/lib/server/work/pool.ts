@@ -23,8 +23,8 @@ const againMs = 250;
 const graceMs = 1000;
 /** More requests than these do not wait: they are told to come again. */
 const mostWaiting = 50;
-/** Memory of a thread; work that needs more ends alone. */
-const mostMegabytes = 768;
+/** Memory of a thread: work that needs more ends alone, and what is young is looked through before it becomes much. */
+const mostMegabytes = { maxOldGenerationSizeMb: 768, maxYoungGenerationSizeMb: 12 };
 
 /** There is more to do than can be done at the moment: 503, and worth another try. */
 export class Busy extends Error {
@@ -49,7 +49,7 @@ export function threads(): Piscina | undefined {
 		maxThreads: availableParallelism() + 1,
 		idleTimeout: 30_000,
 		maxQueue: mostWaiting,
-		resourceLimits: { maxOldGenerationSizeMb: mostMegabytes }
+		resourceLimits: mostMegabytes
 	});
 	return pool;
 }

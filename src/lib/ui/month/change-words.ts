@@ -7,6 +7,7 @@ const settingWords: Readonly<Record<MonthChanges['settings'][number], string>> =
 	month: 'another month',
 	weekStart: 'another first day of the week',
 	aim: 'another way to fit the month',
+	sizes: 'other sizes tried',
 	titles: 'titles done in another way',
 	theme: 'other colours',
 	drawn: 'pages drawn in the book',

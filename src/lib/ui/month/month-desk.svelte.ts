@@ -30,7 +30,7 @@ import {
 	type Wish
 } from '$lib/core/wish';
 import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
-import type { Suggestion } from '$lib/worker/planner.worker';
+import type { Beyond, Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { Saver } from '../keeping/saver.svelte';
 import type { Theme } from '$lib/core/theme';
@@ -91,6 +91,8 @@ export class MonthDesk {
 	opened = $state(false);
 	/** The three aims in a few numbers each, for the plan that is shown; empty while they are worked out. */
 	suggestions = $state.raw<readonly Suggestion[]>([]);
+	/** What would make the run better, as soon as it is known. */
+	beyond = $state.raw<Beyond>();
 	trouble = $state<string>();
 	/** What else moved since a hand moved something. */
 	moved = $state.raw<{ readonly move: HandMove; readonly others: readonly Block[] }>();
@@ -210,6 +212,7 @@ export class MonthDesk {
 		if (!same) this.steps.adopt(input.month);
 		this.plan = this.planFor(input.month);
 		this.run = input.run;
+		this.beyond = undefined;
 		if (input.trouble) this.ask();
 	}
 
@@ -237,8 +240,8 @@ export class MonthDesk {
 
 	/** Takes the month back to what it was; what is drawn in the book stays drawn. */
 	bringBack(past: KeptMonth): void {
-		const { month, weekStart, aim, titles, theme, wishes, cuts } = past;
-		this.change({ month, weekStart, aim, titles, theme, wishes, cuts, lately: undefined });
+		const { month, weekStart, aim, sizes, titles, theme, wishes, cuts } = past;
+		this.change({ month, weekStart, aim, sizes, titles, theme, wishes, cuts, lately: undefined });
 	}
 
 	/** Ends what is undone together: a field was left. */
@@ -438,6 +441,7 @@ export class MonthDesk {
 	/** Has what is shown planned. */
 	private ask(): void {
 		this.planning = true;
+		this.beyond = undefined;
 		void this.planner?.request(this.planFor(this.month));
 	}
 
@@ -465,6 +469,8 @@ export class MonthDesk {
 		if (!others || plan !== this.plan) return;
 		this.suggestions = [own, ...others];
 		this.suggesting = false;
+		const beyond = await this.planner?.beyond(plan, this.run);
+		if (plan === this.plan) this.beyond = beyond;
 	}
 
 	private planFor(month: KeptMonth): Plan {

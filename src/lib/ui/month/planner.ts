@@ -2,7 +2,7 @@ import { version } from '$app/environment';
 import { proxy, wrap, type Remote } from 'comlink';
 import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
 import type { MakingPlan } from '$lib/core/making';
-import type { PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
+import type { Beyond, PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
 /** Hears of runs with the plan they belong to; `final` ends the work on it. */
 export type Planned = (plan: Plan, run: Run, final: boolean) => void;
@@ -57,6 +57,11 @@ export class Planner {
 	/** The aims that are not the plan's own in a few numbers each; undefined when a newer plan came in between. */
 	suggestOthers(plan: Plan): Promise<Suggestion[] | undefined> {
 		return this.remote.suggestOthers(plan, version);
+	}
+
+	/** What would make a run better; undefined when a newer plan came in between. */
+	beyond(plan: Plan, run: Run): Promise<Beyond | undefined> {
+		return this.remote.beyond(plan, run);
 	}
 
 	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */

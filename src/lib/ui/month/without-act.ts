@@ -12,6 +12,7 @@ export function withoutAct(before: KeptMonth, after: KeptMonth, now: KeptMonth):
 		month: back(before.month, after.month, now.month),
 		weekStart: back(before.weekStart, after.weekStart, now.weekStart),
 		aim: back(before.aim, after.aim, now.aim),
+		sizes: back(before.sizes, after.sizes, now.sizes),
 		titles: back(before.titles, after.titles, now.titles),
 		theme: back(before.theme, after.theme, now.theme),
 		lately: back(before.lately, after.lately, now.lately),

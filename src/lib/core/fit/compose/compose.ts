@@ -7,7 +7,7 @@ import { grown } from './grow';
 import { withGrownGuests } from './grown-guests';
 import { dayRows, withLevelGuests } from './level-guests';
 import { levelled } from './levelled';
-import type { Block, Pieces, Plan, Run, Unplaced } from '../plan/plan';
+import type { Block, Pieces, Plan, Run, Sizes, Unplaced } from '../plan/plan';
 import { blocksOf, inRoom, unseated, type Seated } from './seated';
 import { allWishes } from '../../wish';
 import {
@@ -29,12 +29,12 @@ import { onPageOf, sharedRooms, sheetsOf, usableSquares } from '../choices/sheet
 import { isShared } from '../members/hosting';
 import type { Solution } from '../solve';
 
-/** The run that a solution stands for; `bound` is what no solution can cost less than. */
+/** The run that a solution stands for; no solution of these sizes can cost less than `bound`. */
 export function compose(
 	plan: Plan,
 	planned: PlannedProblem,
 	solution: Solution,
-	bound: number
+	{ bound, sizes }: { readonly bound: number; readonly sizes: Sizes }
 ): Run {
 	const { items, fixed, sheets, impossible } = planned;
 	const placed = items.flatMap((item, index): Placed[] => {
@@ -102,7 +102,8 @@ export function compose(
 			return artOn({ w: columns, h: rows }, taken).map((rect) => ({ page: number, rect }));
 		}),
 		pagesUsed: pages.length,
-		optimal: bound >= solution.cost,
+		sizes,
+		optimal: bound >= solution.cost && sizes === 'every',
 		bound: solution.cost - bound,
 		gap: gapOf(plan.aim, Math.max(0, solution.cost - bound), planned.prices)
 	};

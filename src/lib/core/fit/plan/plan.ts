@@ -36,6 +36,13 @@ export interface DrawnBlock {
 /** How all titles of a month are done, but for those that ask otherwise. */
 export type Titles = 'lettered' | 'side' | 'written' | 'none';
 
+/**
+ * Which sizes of things are tried: those of whole pages, halves and quarters; united with the least height at each width; or
+ * every height at which something becomes more comfortable. Each holds all of the one before.
+ */
+export const sizeSteps = ['usual', 'united', 'every'] as const;
+export type Sizes = (typeof sizeSteps)[number];
+
 /** Everything a run is computed from. */
 export interface Plan {
 	readonly notebook: Notebook;
@@ -45,6 +52,8 @@ export interface Plan {
 	/** Language of the names written on pages, a BCP 47 tag. */
 	readonly locale: string;
 	readonly aim: Aim;
+	/** United unless it says otherwise. */
+	readonly sizes?: Sizes;
 	/** Drawn unless it says otherwise. */
 	readonly titles?: Titles;
 	/** Colours of the month, where it has its own. */
@@ -113,7 +122,9 @@ export interface Run {
 	readonly art: readonly Piece[];
 	/** Last used − first free + 1, blank pages inside the run included. */
 	readonly pagesUsed: number;
-	/** Whether no run is better for the aim. */
+	/** The sizes of which this run is the best, but for its bound. */
+	readonly sizes: Sizes;
+	/** Whether no run is better for the aim, of whatever sizes. */
 	readonly optimal: boolean;
 	/** How much lower the aim's cost could be at most. */
 	readonly bound: number;
@@ -154,6 +165,7 @@ export const emptyRun: Run = {
 	unplaced: [],
 	art: [],
 	pagesUsed: 0,
+	sizes: 'every',
 	optimal: true,
 	bound: 0,
 	gap: { pages: 0, leftOut: 0, comfort: 0 }
@@ -162,7 +174,7 @@ export const emptyRun: Run = {
 /** What is kept of a month: everything a plan needs but its notebook and the person's language. */
 export interface KeptMonth extends Pick<
 	Plan,
-	'weekStart' | 'aim' | 'titles' | 'theme' | 'wishes' | 'lately' | 'drawn' | 'cuts'
+	'weekStart' | 'aim' | 'sizes' | 'titles' | 'theme' | 'wishes' | 'lately' | 'drawn' | 'cuts'
 > {
 	/** "2027-05" */
 	readonly month: string;
@@ -186,6 +198,7 @@ export function planOf(kept: KeptMonth, notebook: Notebook, person: Person): Pla
 		locale: person.locale,
 		aim: kept.aim,
 		wishes: kept.wishes,
+		...(kept.sizes ? { sizes: kept.sizes } : {}),
 		...(kept.titles ? { titles: kept.titles } : {}),
 		...(kept.theme ? { theme: kept.theme } : {}),
 		...(kept.lately ? { lately: kept.lately } : {}),

@@ -4,7 +4,7 @@ import { overlaps, type Rect, type Side, type Size } from '../../paper';
 import { formsOf, isFiller, kindOf, type Choice } from '../choices/choices';
 import { coveredBy, footprintOf, type Taken } from '../members/footprint';
 import { choicesIn, missedBy } from '../members/hosting';
-import type { Plan } from '../plan/plan';
+import type { Plan, Sizes } from '../plan/plan';
 import { emptyRects, withGap } from '../choices/space';
 import { worst } from '../plan/aims';
 
@@ -56,16 +56,16 @@ function mayFaceCover({ wishes }: Plan, wish: Wish): boolean {
 }
 
 /**
- * Sizes that a wish can take on a page of this side, in any of its rooms (one, unless its leaf is cut): what
- * its forms offer on the whole room, on half of it and on a quarter; with `thorough`, the least height at each width
- * besides. None is both larger and less comfortable than another.
+ * Sizes that a wish can take on a page of this side, in any of its rooms (one, unless its leaf is cut): what its forms offer on
+ * the whole room, on half of it and on a quarter; `united` with the least height at each width; or `every` height at each width
+ * at which it becomes more comfortable. None is both larger and less comfortable than another.
  */
 export function pageChoices(
 	plan: Plan,
 	wish: Wish,
 	rooms: readonly Size[],
 	{ side, toCover, whole, under }: PageSort,
-	thorough = false
+	sizes: Sizes = 'usual'
 ): PageChoice[] {
 	if (wish.side && wish.side !== side) return [];
 	if (toCover === 'before' && !mayFaceCover(plan, wish)) return [];
@@ -76,8 +76,8 @@ export function pageChoices(
 			? notOpening
 			: 0);
 	// Where pages come first, or nothing else helps, every title may be written.
-	const all = thorough || plan.aim === 'fewest-pages';
-	const wholePages = formsOf(wish).every((form) => form.wholePage);
+	const all = sizes !== 'usual' || plan.aim === 'fewest-pages';
+	const wholePages = takesWholePages(wish);
 	// A week keeps the size of its set: it stands on no page that is taken in part.
 	if ((wholePages || (wish.part && !wish.size)) && !whole) return [];
 	const found: PageChoice[] = [];
@@ -110,49 +110,95 @@ export function pageChoices(
 		if (half.w > 0) offer({ w: half.w, h: room.h }, halved);
 		if (half.w > 0 && half.h > 0) offer(half, 2 * halved);
 	}
-	const usual = few(
-		found,
-		(a, b) => a.w <= b.w && a.h <= b.h,
-		({ w, h }) => w * h
-	);
-	if (!thorough || wish.part || wholePages) return usual;
-	const least = rooms.flatMap((room) =>
-		leastSizes(plan, wish, room).flatMap(({ choice, ...size }): PageChoice[] => {
-			if (choice.form.wholePage) return [];
+	const within = (a: Size, b: Size) => a.w <= b.w && a.h <= b.h;
+	const area = ({ w, h }: Size) => w * h;
+	if (sizes === 'usual' || wish.part || wholePages) return few(found, within, area);
+	for (const room of rooms)
+		for (const { choice, ...size } of sizesIn(plan, wish, room, sizes)) {
+			if (choice.form.wholePage) continue;
 			const squeezed = [size.w <= (room.w - 1) / 2, size.h <= (room.h - 1) / 2];
 			const more = halved * squeezed.filter(Boolean).length;
-			return [{ ...size, choice, cost: rated(choice.discomfort + more + extra, choice) }];
-		})
-	);
-	return [...usual, ...least.filter((size) => !usual.some((other) => noLarger(other, size)))];
+			found.push({ ...size, choice, cost: rated(choice.discomfort + more + extra, choice) });
+		}
+	return few(found, within, area, Infinity);
 }
 
-function noLarger(a: PageChoice, b: PageChoice): boolean {
-	return a.w <= b.w && a.h <= b.h && a.cost <= b.cost && missedBy(a.choice) <= missedBy(b.choice);
+function takesWholePages(wish: Wish): boolean {
+	return formsOf(wish).every((form) => form.wholePage);
+}
+
+/** Whether it is a matter of comfort how much of a page a wish takes. */
+export function hasOpenSize(wish: Wish): boolean {
+	return wish.weeks === undefined && wish.size === undefined && !takesWholePages(wish);
+}
+
+/** A size that a wish can take, and how it is ruled in it. */
+type RuledSize = Size & { readonly choice: Choice };
+
+/**
+ * The least height that a wish can take at each width of a room, where it is less than at a smaller width; or at each width
+ * `every` height at which it becomes more comfortable.
+ */
+function sizesIn(plan: Plan, wish: Wish, room: Size, sizes: Sizes): RuledSize[] {
+	const least = leastSizes(plan, wish, room);
+	if (sizes !== 'every') return least;
+	const all: RuledSize[] = [];
+	let from: RuledSize | undefined;
+	for (let w = 1; w <= room.w; w++) {
+		from = least.find((size) => size.w === w) ?? from;
+		if (from) all.push(...falls(plan, wish, w, from.h, room.h));
+	}
+	return all;
+}
+
+/** Heights from one to another at which a wish of this width becomes more comfortable, found by halving. */
+function falls(plan: Plan, wish: Wish, w: number, least: number, most: number): RuledSize[] {
+	const at = (h: number): RuledSize | undefined => {
+		const choice = ruledAt(plan, wish, w, h);
+		return choice && { w, h, choice };
+	};
+	const price = (size: RuledSize | undefined) =>
+		size ? rated(size.choice.discomfort, size.choice) : Infinity;
+	const between = (
+		low: RuledSize | undefined,
+		h: number,
+		high: RuledSize | undefined,
+		to: number
+	): RuledSize[] => {
+		if (to - h <= 1 || price(high) >= price(low)) return [];
+		const middle = Math.floor((h + to) / 2);
+		const half = at(middle);
+		return [
+			...between(low, h, half, middle),
+			...between(half, middle, high, to),
+			...(half && price(half) < price(low) ? [half] : [])
+		];
+	};
+	const [low, high] = [at(least), at(most)];
+	return [...(low ? [low] : []), ...between(low, least, high, most), ...(high ? [high] : [])];
+}
+
+/** How a wish is ruled in exactly so many squares with nothing of it left out. */
+function ruledAt(plan: Plan, wish: Wish, w: number, h: number): Choice | undefined {
+	return choicesIn(plan, wish, { span: 'page', w, h }, true).find(
+		({ room, inside }) => room.span === 'page' && !inside?.left.length
+	);
 }
 
 /** The least height that a wish can take at each width of a room, where it is less than at a smaller width. */
-export function leastSizes(
-	plan: Plan,
-	wish: Wish,
-	room: Size
-): (Size & { readonly choice: Choice })[] {
-	const ruled = (w: number, h: number) =>
-		choicesIn(plan, wish, { span: 'page', w, h }, true).find(
-			({ room, inside }) => room.span === 'page' && !inside?.left.length
-		);
-	const sizes: (Size & { readonly choice: Choice })[] = [];
+export function leastSizes(plan: Plan, wish: Wish, room: Size): RuledSize[] {
+	const sizes: RuledSize[] = [];
 	let lowest = room.h + 1;
 	for (let w = 1; w <= room.w; w++) {
 		// What fits into a room fits into a higher one, so halving finds the least height.
 		let [none, enough] = [0, lowest - 1];
-		if (enough < 1 || !ruled(w, enough)) continue;
+		if (enough < 1 || !ruledAt(plan, wish, w, enough)) continue;
 		while (enough - none > 1) {
 			const middle = Math.floor((none + enough) / 2);
-			if (ruled(w, middle)) enough = middle;
+			if (ruledAt(plan, wish, w, middle)) enough = middle;
 			else none = middle;
 		}
-		const choice = ruled(w, enough);
+		const choice = ruledAt(plan, wish, w, enough);
 		if (choice) sizes.push({ w, h: enough, choice });
 		lowest = enough;
 	}
@@ -245,7 +291,8 @@ function rated(discomfort: number, { inside }: Choice): number {
 function few<T extends { readonly cost: number; readonly choice: Choice }>(
 	found: readonly T[],
 	within: (a: T, b: T) => boolean,
-	area: (option: T) => number
+	area: (option: T) => number,
+	most = mostOptions
 ): T[] {
 	const sorted = found
 		.map((option, index) => ({ option, index, missed: missedBy(option.choice) }))
@@ -259,8 +306,8 @@ function few<T extends { readonly cost: number; readonly choice: Choice }>(
 		.map(({ option }) => option);
 	const kept: T[] = [];
 	for (const option of sorted) if (!kept.some((other) => within(other, option))) kept.push(option);
-	if (kept.length <= mostOptions) return kept;
+	if (kept.length <= most) return kept;
 	const smallest = kept.reduce((a, b) => (area(b) < area(a) ? b : a));
-	const first = kept.slice(0, mostOptions - 1);
-	return first.includes(smallest) ? kept.slice(0, mostOptions) : [...first, smallest];
+	const first = kept.slice(0, most - 1);
+	return first.includes(smallest) ? kept.slice(0, most) : [...first, smallest];
 }

@@ -8,7 +8,7 @@ import { Sorts } from '../choices/sorts';
 import { stretchOf } from '../choices/stretch';
 import { missedBy } from '../members/hosting';
 import { blanksFor, companyFor, type Prices } from '../plan/aims';
-import type { Plan } from '../plan/plan';
+import type { Plan, Sizes } from '../plan/plan';
 import {
 	lowerBound,
 	stranger,
@@ -52,11 +52,11 @@ export interface PlannedProblem {
 }
 
 /**
- * States a plan as a problem: what is pinned to a place first, the rest as items with options; with `thorough`, at
- * every width that they can take. It hands over after each part and sort of page: together they can take long.
+ * States a plan as a problem: what is pinned to a place first, the rest as items with options of these sizes. It hands over after
+ * each part and sort of page: together they can take long.
  */
-export function* stating(plan: Plan, thorough = false): Generator<undefined, PlannedProblem> {
-	return yield* state(plan, dividedOf(plan), thorough);
+export function* stating(plan: Plan, sizes: Sizes = 'usual'): Generator<undefined, PlannedProblem> {
+	return yield* state(plan, dividedOf(plan), sizes);
 }
 
 /** What of a plan the pages and the items of its problem are both stated from. */
@@ -81,11 +81,7 @@ type RoomedSort = PageSort & {
 };
 
 /** The problem of the parts whose place is open. */
-function* state(
-	plan: Plan,
-	divided: Divided,
-	thorough: boolean
-): Generator<undefined, PlannedProblem> {
+function* state(plan: Plan, divided: Divided, sizes: Sizes): Generator<undefined, PlannedProblem> {
 	const { sheets, free, fixed, impossible } = divided;
 	const prices = pricesOf(plan, divided);
 	const air = airBetween(free);
@@ -98,8 +94,8 @@ function* state(
 	const sorts = sortsFor(free.some(({ wish }) => wish.side ?? kindOf(wish).likes));
 	const stated = { plan, divided, prices, air, faced, sorts, pairs, pairOn };
 	const overPairs = yield* choicesOverPairs(stated);
-	const pages = pagesOf(stated, overPairs, thorough || plan.aim === 'fewest-pages');
-	const items = yield* itemsOf(stated, overPairs, thorough);
+	const pages = pagesOf(stated, overPairs, sizes !== 'usual' || plan.aim === 'fewest-pages');
+	const items = yield* itemsOf(stated, overPairs, sizes);
 	const problemItems = problemItemsOf(stated, items);
 	const all = {
 		pages,
@@ -206,14 +202,14 @@ function pagesOf(
 function* itemsOf(
 	{ plan, divided, sorts }: Stated,
 	overPairs: readonly (readonly (readonly SpreadChoice[])[])[],
-	thorough: boolean
+	sizes: Sizes
 ): Generator<undefined, PlannedItem[]> {
 	const items: PlannedItem[] = [];
 	for (const [index, part] of divided.free.entries()) {
 		const onPages: PageChoice[][] = [];
 		for (const { rooms, own, ...sort } of sorts.all) {
 			const offered = part.wish.part ? rooms.slice(0, own) : rooms;
-			onPages.push(pageChoices(plan, part.wish, offered, sort, thorough));
+			onPages.push(pageChoices(plan, part.wish, offered, sort, sizes));
 			yield;
 		}
 		const over = overPairs[index] ?? [];

@@ -38,11 +38,11 @@ test('what is given up for it is at most five steps of comfort, and told', () =>
 	fc.assert(
 		fc.property(anyPlan, fc.nat(), (plan, n) => {
 			const { free, steady } = withoutOne(plan, n);
-			if (!free.optimal) return;
+			if (free.bound > 0) return;
 			const { pages, leftOut, comfort } = steady.gap;
 			expect({ pages, leftOut }).toEqual({ pages: 0, leftOut: 0 });
 			expect(comfort).toBeLessThanOrEqual(5);
-			expect(steady.optimal).toBe(comfort === 0);
+			if (comfort > 0) expect(steady.optimal).toBe(false);
 		}),
 		{ numRuns: often(60) }
 	);

@@ -1,6 +1,15 @@
 import * as yup from 'yup';
 import type { Cut } from '../../cuts';
-import type { Aim, Drawn, KeptMonth, Lay, Plan, Titles } from '../../fit';
+import {
+	sizeSteps,
+	type Aim,
+	type Drawn,
+	type KeptMonth,
+	type Lay,
+	type Plan,
+	type Sizes,
+	type Titles
+} from '../../fit';
 import { deepest, type Wish } from '../../wish';
 import { defaultHand, type Hand } from '../../hand';
 import { formatMonth, knownLocale, parseMonth, type WeekStart } from '../../month';
@@ -30,6 +39,7 @@ export interface PlanDocument {
 	readonly hand?: Hand;
 	readonly locale?: string;
 	readonly aim: Aim;
+	readonly sizes?: Sizes;
 	readonly titles?: Titles;
 	readonly theme?: Theme;
 	readonly lately?: readonly Lay[];
@@ -49,6 +59,9 @@ export const monthSchema = words(7).test('month', function (value) {
 });
 
 export const aimSchema = oneOf(['fewest-pages', 'balanced', 'roomiest']);
+
+/** Which sizes of things are tried. */
+export const sizesSchema = oneOf(sizeSteps);
 
 /** Where wishes lay when a hand last moved something. */
 export const latelySchema = list(
@@ -126,6 +139,7 @@ export const planSchema = record(
 		hand: handSchema,
 		locale: words(40),
 		aim: aimSchema.default('balanced'),
+		sizes: sizesSchema,
 		titles: titlesSchema,
 		theme: themeSchema,
 		lately: latelySchema,
@@ -209,6 +223,7 @@ export function toPlan(document: PlanDocument): Plan {
 		locale: knownLocale(document.locale),
 		aim: document.aim,
 		wishes: document.wishes,
+		...(document.sizes ? { sizes: document.sizes } : {}),
 		...(document.titles ? { titles: document.titles } : {}),
 		...(document.theme ? { theme: document.theme } : {}),
 		...(document.lately ? { lately: document.lately } : {}),
@@ -221,8 +236,8 @@ export function toPlan(document: PlanDocument): Plan {
 
 /** What is kept of a document as a month, its notebook and its hand aside. */
 export function keptMonth(document: PlanDocument): KeptMonth {
-	const { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = document;
-	return { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts };
+	const { month, weekStart, aim, sizes, titles, theme, lately, wishes, drawn, cuts } = document;
+	return { month, weekStart, aim, sizes, titles, theme, lately, wishes, drawn, cuts };
 }
 
 /** A plan as a document. */

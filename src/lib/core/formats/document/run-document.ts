@@ -8,6 +8,7 @@ import {
 	sharedPages,
 	type Gap,
 	type SharedPage,
+	type Sizes,
 	usableSquares,
 	type Plan,
 	type Remedy,
@@ -68,6 +69,8 @@ export interface RunDocument {
 	readonly run: {
 		readonly pages: readonly RunPageDocument[];
 		readonly pagesUsed: number;
+		/** The sizes of which it is the best. */
+		readonly sizes: Sizes;
 		readonly optimal: boolean;
 		readonly bound: number;
 		/** The bound in pages, things left out and comfort. */
@@ -121,6 +124,7 @@ export function runDocument(plan: Plan, run: Run, include: Included): RunDocumen
 				)
 			})),
 			pagesUsed: run.pagesUsed,
+			sizes: run.sizes,
 			optimal: run.optimal,
 			bound: run.bound,
 			gap: run.gap,

@@ -13,6 +13,7 @@ import { entries } from './011-entries';
 import { monthSets } from './012-month-sets';
 import { devices } from './013-devices';
 import { monthPast } from './014-month-past';
+import { monthSizes } from './015-sizes';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -29,5 +30,6 @@ export const migrations: Record<string, Migration> = {
 	'011-entries': entries,
 	'012-month-sets': monthSets,
 	'013-devices': devices,
-	'014-month-past': monthPast
+	'014-month-past': monthPast,
+	'015-sizes': monthSizes
 };
