@@ -46,6 +46,11 @@ export function main(names: readonly string[], folder: string): string[] {
 		`an empty rectangle over a third: ${share(({ empty, blank }) => !blank && empty > 1 / 3)}`
 	);
 	console.log(`lettered beside written titles: ${share(({ mixed }) => mixed)}`);
+	console.log(`titles of unlike heights in view: ${share(({ unlike }) => unlike)}`);
+	console.log(`letters at an edge or a line: ${share(({ atEdge }) => atEdge)}`);
+	console.log(`things of one kind unlike: ${share(({ siblings }) => siblings)}`);
+	const sum = (of: (figures: PageFigures) => number) => all.reduce((a, b) => a + of(b), 0);
+	console.log(`tables of more than half again: ${sum((f) => f.ample)} of ${sum((f) => f.tables)}`);
 	return files;
 }
 

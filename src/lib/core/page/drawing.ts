@@ -33,7 +33,11 @@ function pieceOf(plan: Plan, block: Block, page: number): Mark[] {
 	const piece = block.pieces[index];
 	const form = formById(block.form);
 	if (!piece || !form) return [];
-	const setting = settingOf({ ...plan, ...block.drawnWith }, block.as, form);
+	const { letters } = block;
+	const setting = {
+		...settingOf({ ...plan, ...block.drawnWith }, block.as, form),
+		...(letters === undefined ? {} : { letters })
+	};
 	const marks = form.layouts(setting, block.room)[0]?.marks()[index] ?? [];
 	return marks.map((mark) => move(mark, piece.rect));
 }
@@ -49,9 +53,10 @@ export function blocksOn(run: Run, page: number): Block[] {
  */
 export function pageKey(plan: Plan, run: Run, page: number): string {
 	const { month, weekStart, hand, locale } = plan;
-	const blocks = blocksOn(run, page).map(({ as, drawnWith, form, room, pieces }) => [
+	const blocks = blocksOn(run, page).map(({ as, drawnWith, letters, form, room, pieces }) => [
 		as,
 		drawnWith,
+		letters,
 		form,
 		room,
 		pieces

@@ -3,6 +3,7 @@ import { pageOf, type Page, type Rect, type Size } from '../../paper';
 import { gapOf } from '../plan/aims';
 import { arrange, artOn, stretched } from './arrange';
 import { settingOf, type Choice } from '../choices/choices';
+import { withEqualTitles } from './equal-titles';
 import { grown } from './grow';
 import { withGrownGuests } from './grown-guests';
 import { dayRows, withLevelGuests } from './level-guests';
@@ -57,10 +58,10 @@ export function compose(
 		...grown.flatMap((own) => overSpread(planned, grown, own)),
 		...sheets.flatMap((_, page) => onPage(plan, planned, grown, page))
 	];
-	const blocks = [
+	const blocks = withEqualTitles(plan, [
 		...drawnBlocks(plan),
 		...seated.flatMap((own) => blocksOf(plan, withLevelGuests(plan, withGrownGuests(plan, own))))
-	];
+	]);
 	const order = new Map(allWishes(plan.wishes).map(({ id }, index) => [id, index]));
 	const rank = ({ wish }: Block) => order.get(wish) ?? -1;
 	blocks.sort(
@@ -120,7 +121,7 @@ function rectsOn(blocks: readonly Block[], page: number): Rect[] {
 /** Blocks that are in the book already, with their sums as they were. */
 function drawnBlocks(plan: Plan): Block[] {
 	return (plan.drawn?.blocks ?? []).flatMap((drawn): Block[] => {
-		const { wish, drawnWith, host, form } = drawn;
+		const { wish, drawnWith, host, letters, form } = drawn;
 		const [first, second] = drawn.pieces;
 		if (!first) return [];
 		const { gutter } = plan.notebook;
@@ -133,7 +134,14 @@ function drawnBlocks(plan: Plan): Block[] {
 		const setting = settingOf({ ...plan, ...drawnWith }, wish, ruled);
 		const { facts, why } = layoutsOf(ruled, setting, room)[0] ?? { facts: {}, why: [] };
 		const shown = { wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why };
-		return [{ ...shown, ...(drawnWith ? { drawnWith } : {}), ...(host ? { host } : {}) }];
+		return [
+			{
+				...shown,
+				...(drawnWith ? { drawnWith } : {}),
+				...(host ? { host } : {}),
+				...(letters === undefined ? {} : { letters })
+			}
+		];
 	});
 }
 

@@ -65,10 +65,11 @@ export function drawPage(plan: Plan, run: Run, drawn: Drawn | undefined, page: n
 		pages: [...new Set([...known, ...pages])].sort((a, b) => a - b),
 		blocks: [
 			...(drawn?.blocks ?? []),
-			...blocks.map(({ as, host, form, pieces }) => ({
+			...blocks.map(({ as, host, letters, form, pieces }) => ({
 				wish: as,
 				drawnWith,
 				...(host ? { host } : {}),
+				...(letters === undefined ? {} : { letters }),
 				form,
 				pieces
 			}))

@@ -28,6 +28,7 @@ export interface DrawnBlock {
 	/** Missing in what was drawn before this was kept: that is shown as the plan has it now. */
 	readonly drawnWith?: DrawnWith;
 	readonly host?: Host;
+	readonly letters?: number;
 	readonly form: string;
 	/** One piece, or two over a spread. */
 	readonly pieces: readonly Piece[];
@@ -96,6 +97,8 @@ export interface Block {
 	readonly drawnWith?: DrawnWith;
 	/** Of a member: the wish in whose room it stands. */
 	readonly host?: Host;
+	/** How high the letters of its title are at most: those of the titles that are seen with it. */
+	readonly letters?: number;
 	readonly form: string;
 	readonly room: Room;
 	readonly pieces: Pieces;

@@ -40,6 +40,7 @@ const block = record({
 		wish: words(100).required(missing),
 		room: words(40).required(missing)
 	}).optional(),
+	letters: whole(1, 8).optional(),
 	form: oneOf(forms.map((form) => form.id)).required(missing),
 	pieces: list(piece, 1, 2).required(missing)
 }).required(missing);

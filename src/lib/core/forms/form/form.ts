@@ -44,6 +44,8 @@ export interface Setting {
 	readonly part?: WeekPart;
 	/** Lines that the month is likely to need, and why so many. */
 	readonly expected?: { readonly lines: number; readonly why: string };
+	/** How high the letters of its title are at most, where others in view need smaller ones. */
+	readonly letters?: number;
 	/** Days that are shown, both ends included, where it is not the whole month. */
 	readonly stretch?: { readonly first: number; readonly last: number };
 }

@@ -59,8 +59,13 @@ export function twoLines(title: string): readonly [string, string] | undefined {
  * Lines of a title, centred one below the other from a rectangle's top in the same letters; where they are too long for any,
  * written in one piece instead of drawn. `high` is what each line has.
  */
-function titleLines({ hand }: Setting, lines: readonly string[], rect: Rect, high: number): Mark[] {
-	const fit = rect.h < titleLetter.h ? undefined : fitTitle(hand, lines, rect.w);
+function titleLines(
+	{ hand, letters: most }: Setting,
+	lines: readonly string[],
+	rect: Rect,
+	high: number
+): Mark[] {
+	const fit = rect.h < titleLetter.h ? undefined : fitTitle(hand, lines, rect.w, most);
 	return lines.flatMap((line, index) => {
 		const own = { ...rect, y: rect.y + index * high };
 		return fit ? titleLineMarks(line, fit, own) : [text(line, own, 'hand')];

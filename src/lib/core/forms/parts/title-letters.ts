@@ -51,13 +51,17 @@ function waysOf(hand: Hand, line: string): readonly TitleFit[] {
 
 const isSpace = (sign: string | undefined) => sign === ' ';
 
-/** The first of these ways that all lines have in a width, less a square at each edge; nothing where they are too long. */
+/**
+ * The first of these ways, with letters of so many squares at most, that all lines have in a width, less a square at each edge;
+ * nothing where they are too long.
+ */
 export function fitTitle(
 	hand: Hand,
 	lines: readonly string[],
-	width: number
+	width: number,
+	high = titleLetter.h
 ): TitleFit | undefined {
-	const all = lines.map((line) => waysOf(hand, line));
+	const all = lines.map((line) => waysOf(hand, line).filter(({ letter }) => letter.h <= high));
 	const at = (all[0] ?? []).findIndex((_, way) =>
 		all.every((ways) => (ways[way]?.used ?? Infinity) <= width - 2 * edge)
 	);
