@@ -36,8 +36,8 @@ export interface FieldMark extends Rect {
 	readonly holds: Holds;
 	/** Names of the states that a level is one of. */
 	readonly levels?: readonly string[];
-	/** The rectangle is the middle of a hexagon that is twice as wide. */
-	readonly hexagon?: boolean;
+	/** The rectangle is the middle of a hexagon that reaches so far beyond it on both sides. */
+	readonly beyond?: number;
 }
 
 /** A field in a rectangle. */

@@ -190,11 +190,25 @@ describe('habits', () => {
 
 describe('cells, lines, bars and hours', () => {
 	test('dot hexagons of 4 on 28 × 40: 9 columns, 86 places', () => {
-		expect(hexagonField({ w: 28, h: 40 }, 4)).toEqual({ columns: 9, rows: [10, 9], places: 86 });
+		expect(hexagonField({ w: 28, h: 40 }, { w: 4, h: 4, inset: 1 })).toEqual({
+			columns: 9,
+			rows: [10, 9],
+			places: 86
+		});
+	});
+
+	test('wider ones of 6 × 4 are 5 apart: 5 columns of 7 and 6 hold 33 on 26 × 28, of 8 there are 16', () => {
+		const wide = { w: 6, h: 4, inset: 1 };
+		expect(hexagonField({ w: 28, h: 28 }, wide)).toEqual({ columns: 5, rows: [7, 6], places: 33 });
+		const grown = answer('day-cells', { shape: 'hexagon' }, page(28, 40)).find(
+			({ facts }) => facts.cell?.w === 6
+		);
+		expect(grown).toMatchObject({ generous: true, room: { w: 26 }, facts: { across: 5, down: 7 } });
+		expect(hexagonField({ w: 28, h: 36 }, { w: 8, h: 8, inset: 2 }).places).toBe(16);
 	});
 
 	test('three colours keep neighbouring hexagons apart', () => {
-		const { columns, rows } = hexagonField({ w: 28, h: 40 }, 4);
+		const { columns, rows } = hexagonField({ w: 28, h: 40 }, { w: 4, h: 4, inset: 1 });
 		for (let column = 0; column < columns; column++)
 			for (let row = 0; row < (rows[column % 2] ?? 0); row++) {
 				const lower = column % 2;

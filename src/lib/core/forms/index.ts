@@ -54,7 +54,7 @@ export { titleStyle } from './form/common-rules';
 export { twoLines } from './parts/title-band';
 export { fitTitle } from './parts/title-letters';
 export { rhythmOf } from './parts/labels';
-export { hexagonAt, hexagonColour, hexagonField } from './parts/hexagon';
+export { hexagonAt, hexagonColour, hexagonField, hexagonShapes } from './parts/hexagon';
 
 const ruled: readonly Form[] = [
 	title,

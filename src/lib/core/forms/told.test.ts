@@ -222,7 +222,7 @@ describe('values', () => {
 			abreast: 2,
 			size: { w: 19, h: 27 }
 		});
-		expect(best('day-curve', steps, spread(28, 28))).toMatchObject({ split: [25, 6] });
+		expect(best('day-curve', steps, spread(28, 28))).toMatchObject({ split: [16, 15] });
 	});
 
 	test('sleep, steps and weight stand beside the days on one page of 30 rows', () => {

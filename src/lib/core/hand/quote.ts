@@ -75,15 +75,16 @@ export function quoteIn(
 	return { ...broken, lineHeight, capacity };
 }
 
-/** The largest hand in which a quote fits into a rectangle; undefined when not even the usual one does. */
+/** The largest hand, of so many squares at most, in which a quote fits into a rectangle; undefined when not even the usual one does. */
 export function largestQuote(
 	text: string,
 	width: number,
 	height: number,
-	hand: Hand
+	hand: Hand,
+	most = height
 ): FittedQuote | undefined {
 	// Larger hands need more lines and higher ones, so the first that fits from above is the largest.
-	for (let lineHeight = height; lineHeight >= hand.lineHeight; lineHeight--) {
+	for (let lineHeight = Math.min(height, most); lineHeight >= hand.lineHeight; lineHeight--) {
 		const fitted = quoteIn(text, width, height, hand, lineHeight);
 		if (fitted) return fitted;
 	}

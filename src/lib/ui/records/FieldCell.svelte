@@ -19,9 +19,9 @@
 	const { x, y, w, h } = $derived(field);
 	const least = $derived(Math.min(w, h));
 	const outline = $derived(
-		field.hexagon
-			? `M${x - w / 2} ${y + h / 2}L${x} ${y}L${x + w} ${y}L${x + 1.5 * w} ${y + h / 2}L${x + w} ${y + h}L${x} ${y + h}Z`
-			: `M${x} ${y}h${w}v${h}h${-w}Z`
+		field.beyond === undefined
+			? `M${x} ${y}h${w}v${h}h${-w}Z`
+			: `M${x - field.beyond} ${y + h / 2}L${x} ${y}L${x + w} ${y}L${x + w + field.beyond} ${y + h / 2}L${x + w} ${y + h}L${x} ${y + h}Z`
 	);
 	const middle = $derived({ x: x + w / 2, y: y + h / 2 });
 	const written = $derived(

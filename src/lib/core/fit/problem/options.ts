@@ -86,7 +86,7 @@ export function pageChoices(
 		const offered: Room = { span: 'page', ...(weeks ? under.size : room) };
 		const beside = weeks ? under.inView : [];
 		for (const choice of choicesIn(plan, wish, offered, all, undefined, beside))
-			if ((whole && more === 0) || !choice.form.wholePage) {
+			if (mayTake(wish, choice) && ((whole && more === 0) || !choice.form.wholePage)) {
 				const taken = footprintOf(choice);
 				if (taken.span !== 'page') continue;
 				// A page of a week is the week's own: a page count means pages.
@@ -178,10 +178,15 @@ function falls(plan: Plan, wish: Wish, w: number, least: number, most: number): 
 	return [...(low ? [low] : []), ...between(low, least, high, most), ...(high ? [high] : [])];
 }
 
+/** Whether a wish with pages of its own may be ruled so: some forms only where they are asked for. In another's room they may help. */
+function mayTake(wish: Wish, { form }: Choice): boolean {
+	return !form.byChoice || wish.form !== undefined || kindOf(wish).forms[0] === form.id;
+}
+
 /** How a wish is ruled in exactly so many squares with nothing of it left out. */
 function ruledAt(plan: Plan, wish: Wish, w: number, h: number): Choice | undefined {
 	return choicesIn(plan, wish, { span: 'page', w, h }, true).find(
-		({ room, inside }) => room.span === 'page' && !inside?.left.length
+		(choice) => choice.room.span === 'page' && !choice.inside?.left.length && mayTake(wish, choice)
 	);
 }
 

@@ -4,7 +4,7 @@ import { monthShape, weekdayNames } from '../../month';
 import { headerOf } from './calendar-cells';
 import { dateIn } from '../parts/date-square';
 import { dayEventMarks, eventSums } from './cell-events';
-import { cellDiscomfort, pageForm, type Setting } from '../form/form';
+import { cellDiscomfort, pageForm, type PageLayout, type Setting } from '../form/form';
 import { titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
 
@@ -31,35 +31,40 @@ export const sixColumnGrid = pageForm({
 		const top = titleRows(setting);
 		const header = headerOf(setting);
 		const w = asked?.w ?? Math.floor(there.w / columns);
-		const most = Math.min(Math.floor((there.h - top - header) / month.weeks), Math.max(w, 2) + 1);
-		const high = asked?.h ?? most;
-		// Saturday and Sunday take half the height each, so it must be even.
-		const h = asked ? high + (high % 2) : high - (high % 2);
-		if (w < 1 || h < 2) return [];
-		const size = { w: columns * w, h: top + header + month.weeks * h };
-		return [
-			{
-				size,
-				discomfort: cellDiscomfort(Math.min(w, h)),
-				facts: {
-					cell: { w, h },
-					rows: month.weeks,
-					weeks: month.weeks,
-					days: month.days,
-					lead: month.lead,
-					header,
-					title: top,
-					over: there.w - size.w
-				},
-				why: [
-					`6 × ${w} = ${size.w} of ${there.w} across, ${there.w - size.w} over`,
-					`${titleSum(top)}header ${header} + ${month.weeks} weeks × ${h} = ${size.h} down`,
-					'counted from Monday: Saturday stands above Sunday in the sixth column',
-					...eventSums(setting, h)
-				],
-				marks: () => [...titleMarks(setting, size.w, false), ...cells(setting, top, header, w, h)]
-			}
-		];
+		const most = Math.floor((there.h - top - header) / month.weeks);
+		// Saturday and Sunday take half the height each, so it must be even; what is free is grown into.
+		const even = (high: number) => high - (high % 2);
+		const usual = even(Math.min(most, Math.max(w, 2) + 1));
+		const tall = even(Math.min(most, Math.ceil(1.5 * w)));
+		const heights = asked ? [asked.h + (asked.h % 2)] : tall > usual ? [usual, tall] : [usual];
+		return heights.flatMap((h): PageLayout[] => {
+			if (w < 1 || h < 2) return [];
+			const size = { w: columns * w, h: top + header + month.weeks * h };
+			return [
+				{
+					generous: !asked && h > usual,
+					size,
+					discomfort: cellDiscomfort(Math.min(w, h)),
+					facts: {
+						cell: { w, h },
+						rows: month.weeks,
+						weeks: month.weeks,
+						days: month.days,
+						lead: month.lead,
+						header,
+						title: top,
+						over: there.w - size.w
+					},
+					why: [
+						`6 × ${w} = ${size.w} of ${there.w} across, ${there.w - size.w} over`,
+						`${titleSum(top)}header ${header} + ${month.weeks} weeks × ${h} = ${size.h} down`,
+						'counted from Monday: Saturday stands above Sunday in the sixth column',
+						...eventSums(setting, h)
+					],
+					marks: () => [...titleMarks(setting, size.w, false), ...cells(setting, top, header, w, h)]
+				}
+			];
+		});
 	}
 });
 

@@ -85,6 +85,8 @@ export interface Form {
 	readonly id: string;
 	readonly name: string;
 	readonly spans: readonly Span[];
+	/** A page has it only where a wish asks for it, or its kind starts with it. */
+	readonly byChoice?: boolean;
 	/** It takes the whole of a page, never a part. */
 	readonly wholePage?: boolean;
 	/** What of a wish's content it has a place for. */
@@ -143,16 +145,18 @@ export function onPage(layout: PageLayout): Layout {
 export function pageForm(spec: {
 	readonly id: string;
 	readonly name: string;
+	readonly byChoice?: boolean;
 	readonly wholePage?: boolean;
 	readonly content: readonly ContentName[];
 	readonly partsAre?: string;
 	readonly rules: readonly Rule[];
 	readonly layouts: (setting: Setting, there: Size) => readonly PageLayout[];
 }): Form {
-	const { id, name, wholePage, content, partsAre, rules } = spec;
+	const { id, name, byChoice, wholePage, content, partsAre, rules } = spec;
 	return {
 		id,
 		name,
+		byChoice,
 		wholePage,
 		content,
 		partsAre,

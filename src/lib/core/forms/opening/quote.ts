@@ -7,6 +7,9 @@ import { pageSize, ranked, type Form, type Layout, type Setting } from '../form/
 
 const outline = framedAs('none');
 
+/** Larger letters than these shout. (Common practice.) */
+const largestLine = 3;
+
 /** Words shown until a person has chosen some. */
 const sample = 'Words for this month';
 
@@ -81,7 +84,7 @@ export const quote: Form = {
 		const fitting = (size: Size) => {
 			const { w, h } = placeIn(setting, size);
 			return wanted === undefined
-				? largestQuote(words, w, h, hand)
+				? largestQuote(words, w, h, hand, Math.max(largestLine, least))
 				: quoteIn(words, w, h, hand, wanted);
 		};
 		const layouts: Layout[] = [];

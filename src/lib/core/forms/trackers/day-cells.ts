@@ -5,7 +5,14 @@ import { field, grid, text, type Mark } from '../../draw';
 import type { Size } from '../../paper';
 import { pageForm, type PageLayout, type Setting } from '../form/form';
 import { daysFrom } from '../parts/day-labels';
-import { hexagonAt, hexagonField, hexagonLines } from '../parts/hexagon';
+import {
+	columnStep,
+	hexagonAt,
+	hexagonField,
+	hexagonLines,
+	hexagonShapes,
+	type Hexagon
+} from '../parts/hexagon';
 import { keyIn, keyMarks, levelsOf } from '../parts/key';
 import { titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
@@ -13,6 +20,7 @@ import { titleMarks, titleRows } from '../parts/title-band';
 const gap = 1;
 /** Larger cells than these are for pages that are free anyway. */
 const largest = 6;
+const usualHexagon = 4;
 
 const shape = choiceRule({
 	name: 'shape',
@@ -29,8 +37,8 @@ function isHexagon(setting: Setting): boolean {
 }
 
 /**
- * A cell for each day of the month, square or dot hexagon (`shape`), above a key of 4 to 6 levels. Cells
- * of s squares; a hexagon's s is a multiple of 4. Default: the largest up to 6. (Common practice.)
+ * A cell for each day of the month, square or dot hexagon (`shape`), above a key of 4 to 6 levels. Default: squares as large
+ * as go up to 6, or hexagons of 4, and the largest of which there are enough where there is room. (Common practice.)
  */
 export const dayCells = pageForm({
 	id: 'day-cells',
@@ -39,13 +47,16 @@ export const dayCells = pageForm({
 	rules: [titleStyle, shape, squareCell, datePlace],
 	layouts: (setting, there) => {
 		const wanted = squareCell.of(setting);
-		const sizes = wanted ? [wanted] : isHexagon(setting) ? [8, 4] : [6, 5, 4, 3, 2, 1, 9, 8, 7];
-		return sizes.flatMap((s) => {
-			const found = isHexagon(setting)
-				? hexagons(setting, there, s)
-				: squaresLayout(setting, there, s);
-			return found ? [found] : [];
-		});
+		if (isHexagon(setting))
+			return hexagonShapes.flatMap((hexagon) => {
+				const found =
+					wanted === undefined || wanted === hexagon.w
+						? hexagons(setting, there, hexagon)
+						: undefined;
+				return found ? [found] : [];
+			});
+		const sizes = wanted ? [wanted] : [6, 5, 4, 3, 2, 1, 9, 8, 7];
+		return sizes.flatMap((s) => squaresLayout(setting, there, s) ?? []);
 	}
 });
 
@@ -82,49 +93,58 @@ function squaresLayout(setting: Setting, there: Size, s: number): PageLayout | u
 	};
 }
 
-function hexagons(setting: Setting, there: Size, s: number): PageLayout | undefined {
-	if (s % 4 !== 0) return undefined;
+function hexagons(setting: Setting, there: Size, hexagon: Hexagon): PageLayout | undefined {
+	const { w: s, h: high, inset } = hexagon;
 	const { days } = setting.month;
 	const top = titleRows(setting);
 	const key = keyIn(setting, there.w);
 	if (!key) return undefined;
-	const honeycomb = hexagonField({ w: there.w, h: there.h - top - gap - key.h }, s);
+	const honeycomb = hexagonField({ w: there.w, h: there.h - top - gap - key.h }, hexagon);
 	if (honeycomb.places < days) return undefined;
 	const columns = Math.min(honeycomb.columns, days);
 	const rows = rowsFor(days, columns);
 	const places = placesIn(days, columns);
-	const width = Math.max(key.w, s + ((columns - 1) * 3 * s) / 4);
+	const across = s + (columns - 1) * columnStep(hexagon);
+	const width = Math.max(key.w, across);
 	const height =
 		columns > 1 && places.some(([column, row]) => column % 2 === 1 && row === rows - 1)
-			? rows * s + s / 2
-			: rows * s;
+			? rows * high + high / 2
+			: rows * high;
 	if (top + height + gap + key.h > there.h) return undefined;
 	const size = { w: width, h: top + height + gap + key.h };
 	return {
 		size,
 		discomfort: 0,
-		facts: { cell: { w: s, h: s }, across: columns, down: rows, days, title: top, capacity: days },
+		generous: squareCell.of(setting) === undefined && s > usualHexagon,
+		facts: {
+			cell: { w: s, h: high },
+			across: columns,
+			down: rows,
+			days,
+			title: top,
+			capacity: days
+		},
 		why: [
-			`${columns} columns of hexagons ${(3 * s) / 4} apart = ${s + ((columns - 1) * 3 * s) / 4} of ${there.w} across`,
+			`${columns} columns of hexagons ${columnStep(hexagon)} apart = ${across} of ${there.w} across`,
 			`${titleSum(top)}${height} + ${gap} + key ${key.h} = ${size.h} of ${there.h} down; ${days} of ${honeycomb.places} places used`
 		],
 		marks: () => [
 			...titleMarks(setting, size.w, false),
 			...places.flatMap(([column, row], index): Mark[] => {
-				const at = hexagonAt(column, row, s);
-				const middle = { x: at.x + s / 2 - 0.5, y: at.y + s / 2 - 0.5 };
+				const at = hexagonAt(column, row, hexagon);
+				const middle = { x: at.x + s / 2 - 0.5, y: at.y + high / 2 - 0.5 };
 				return [
-					...hexagonLines({ x: at.x, y: top + at.y }, s),
+					...hexagonLines({ x: at.x, y: top + at.y }, hexagon),
 					text(String(index + 1), { x: middle.x, y: top + middle.y, w: 1, h: 1 }, 'figure'),
 					// Hexagons reach into each other's rectangles, but not into the middle of their sides.
 					{
 						...field(
-							{ x: at.x + s / 4, y: top + at.y, w: s / 2, h: s },
+							{ x: at.x + inset, y: top + at.y, w: s - 2 * inset, h: high },
 							{ day: index + 1 },
 							'level',
 							levelsOf(setting)
 						),
-						hexagon: true
+						beyond: inset
 					}
 				];
 			}),

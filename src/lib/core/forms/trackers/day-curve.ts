@@ -139,7 +139,8 @@ function overFold(setting: Setting, room: Room & { span: 'spread' }, scale: Scal
 	const top = titleRows(setting);
 	const label = valueWidth(setting, scale);
 	const below = legendRows(setting);
-	const left = Math.min(days - 1, room.left.w - label);
+	// Two parts as equal as they can be.
+	const left = Math.min(Math.ceil(days / 2), room.left.w - label);
 	const right = days - left;
 	const there = Math.min(room.left.h, room.right.h);
 	const step = Math.min(widest, Math.floor((there - top - below - header) / scale.steps));

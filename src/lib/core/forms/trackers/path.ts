@@ -4,6 +4,9 @@ import { cellDiscomfort, pageForm, type Setting } from '../form/form';
 import { titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
 
+/** A narrower one is no board any more. */
+const leastAcross = 5;
+
 function countOf(setting: Setting): number {
 	return Math.min(200, entries.of(setting) ?? setting.month.days);
 }
@@ -13,6 +16,7 @@ function countOf(setting: Setting): number {
  * day; every tenth is tinted as a band of the goal. Cells are as large as they go, up to 6 squares.
  */
 export const path = pageForm({
+	byChoice: true,
 	id: 'path',
 	name: 'Path of steps',
 	content: ['title'],
@@ -24,7 +28,7 @@ export const path = pageForm({
 		const sizes = wanted ? [wanted] : [6, 5, 4, 3, 2];
 		return sizes.flatMap((s) => {
 			const across = Math.min(count, Math.floor(there.w / s));
-			if (across < 1) return [];
+			if (across < Math.min(leastAcross, count)) return [];
 			const down = Math.ceil(count / across);
 			const size = { w: across * s, h: top + down * s };
 			return [
