@@ -80,10 +80,12 @@ function touches(plan: Plan, block: Block, page: Page): boolean {
 	const lines = pieceMarks(plan, block, page.number).flatMap((mark) =>
 		mark.kind === 'line' && mark.x1 === mark.x2 ? [mark] : []
 	);
+	// A title over both pages goes up to the fold.
+	const over = block.pieces.length > 1;
 	return titleLetters(plan, block, page.number).some(
 		({ x, y, w, h }) =>
-			x <= 0 ||
-			x + w >= page.columns ||
+			(x <= 0 && !(over && page.side === 'right')) ||
+			(x + w >= page.columns && !(over && page.side === 'left')) ||
 			lines.some(
 				({ x1, y1, y2 }) =>
 					(x1 === x || x1 === x + w) && Math.min(y1, y2) < y + h && Math.max(y1, y2) > y

@@ -10,7 +10,7 @@ const wishOf = (kind: Kind): Wish => begin(kind, idGiver([]));
 
 /** Kinds that people keep, as common practice names them. */
 const expected =
-	'cover quote index ink-test month-calendar year-strip events deadlines goals goal-timeline tasks task-bank month-plan composed overview dashboard health-page cash-page timetable routines intentions reflections week-check-in habits week-tracker mood sleep work-hours steps wellness weight exercise-log study-tracker spending shopping-list wish-list purchases-by-urgency income meals parcels orders content-plan follower-counts media-log reading-list favourites currently topic-to-study one-line-a-day gratitude highlights happiness milestones affirmations goals-and-rewards brain-dump notes chores-last-done stock-list project-page weekly-pages month-review';
+	'cover quote index ink-test month-calendar year-strip events deadlines goals goal-timeline tasks task-bank month-plan composed overview dashboard health-page cash-page timetable routines intentions reflections week-check-in habits week-tracker mood sleep work-hours steps wellness weight exercise-log study-tracker spending shopping-list wish-list purchases-by-urgency income meals parcels orders content-plan follower-counts media-log reading-list favourites currently topic-to-study one-line-a-day gratitude highlights happiness milestones affirmations goals-and-rewards brain-dump notes chores-last-done stock-list project-page packing-list vocabulary cleaning-plan screen-time no-spend-days colour-legend swatches year-temperature bills-by-month savings letter-to-myself sections weekly-pages month-review';
 
 test('the catalogue holds every kind once, each under a purpose', () => {
 	expect(kinds.map(({ id }) => id).sort()).toEqual(expected.split(' ').sort());

@@ -683,6 +683,129 @@ export const kinds: readonly Kind[] = [
 		{ title: 'Project' },
 		freeWriting
 	),
+	kind('log', 'packing-list', 'Packing list', 'What goes along, in parts.', ['lists', 'table'], {
+		title: 'Packing',
+		parts: ['To wear', 'To wash', 'On the way', 'Papers'],
+		columns: columns(['What', 8], ['Packed', 3, 'tick']),
+		rules: { lists: { marks: 'box' }, table: { entries: 24 } }
+	}),
+	kind(
+		'log',
+		'vocabulary',
+		'Vocabulary',
+		'Words of another language, and theirs here.',
+		['table'],
+		{
+			title: 'New words',
+			columns: columns(['Word', 7], ['Means', 7]),
+			rules: { table: { entries: 30 } }
+		}
+	),
+	kind(
+		'plan',
+		'cleaning-plan',
+		'Cleaning plan',
+		'What is cleaned on which day of the week.',
+		['grid-table', 'lists'],
+		{
+			title: 'Cleaning',
+			items: names('Kitchen', 'Bath', 'Floors', 'Linen', 'Stairs'),
+			rules: { 'grid-table': { across: 'weekdays' } }
+		}
+	),
+	kind(
+		'track',
+		'screen-time',
+		'Screen time',
+		'A bar a day, in hours.',
+		['day-bars', 'day-curve', 'day-cells'],
+		{
+			title: 'Screen time',
+			unit: 'h',
+			rules: {
+				'day-bars': { first: 0, last: 8, step: 1 },
+				'day-curve': { first: 0, last: 8, step: 1 }
+			}
+		}
+	),
+	kind(
+		'track',
+		'no-spend-days',
+		'Days without spending',
+		'A square for each day on which nothing was spent.',
+		['mini-calendar', 'ring'],
+		{ title: 'Nothing spent' }
+	),
+	kind(
+		'open',
+		'colour-legend',
+		'Legend of colours',
+		'Which colour stands for what this month.',
+		['table', 'boxes'],
+		{
+			title: 'Colours',
+			columns: columns(['Colour', 4], ['Stands for', 9]),
+			rules: { table: { entries: 8 } }
+		}
+	),
+	kind(
+		'log',
+		'swatches',
+		'Swatches',
+		'A box to try each colour in, with its name.',
+		['boxes', 'grid-table'],
+		{
+			title: 'Swatches',
+			parts: ['1', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12']
+		}
+	),
+	kind(
+		'track',
+		'year-temperature',
+		'Temperature of the year',
+		'A square a day for all twelve months, coloured by how warm it was.',
+		['grid-table'],
+		{
+			title: 'The year in degrees',
+			items: Array.from({ length: 31 }, (_, day) => ({ name: String(day + 1) })),
+			rules: { 'grid-table': { across: 'months' } }
+		}
+	),
+	kind(
+		'log',
+		'bills-by-month',
+		'Bills by months',
+		'What is paid again and again, and whether it was.',
+		['grid-table', 'table'],
+		{
+			title: 'Bills',
+			items: names('Rent', 'Power', 'Telephone', 'Insurance', 'Water'),
+			columns: columns(['Bill', 6], ['Sum ¤', 4, 'money'], ['Paid', 3, 'tick']),
+			rules: { 'grid-table': { across: 'months' }, table: { entries: 10 } }
+		}
+	),
+	kind('log', 'savings', 'Savings', 'What was put by, and what it comes to.', ['table', 'path'], {
+		title: 'Savings',
+		columns: columns(['Day', 2, 'date'], ['Put by ¤', 5, 'money'], ['Sum ¤', 5, 'money']),
+		rules: { table: { entries: 12 } }
+	}),
+	kind(
+		'write',
+		'letter-to-myself',
+		'Letter to myself',
+		'A page to be read again at the end of the month, or in a year.',
+		['box', 'blank'],
+		{ title: 'Dear me' },
+		freeWriting
+	),
+	kind(
+		'write',
+		'sections',
+		'Sections',
+		'A few boxes, each with a name of its own.',
+		['boxes', 'grid-table', 'lists'],
+		{ title: 'Sections', parts: ['One', 'Two', 'Three', 'Four'] }
+	),
 	kind(
 		'week',
 		'weekly-pages',

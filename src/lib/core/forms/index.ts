@@ -25,6 +25,7 @@ import { withExpected } from './around/with-expected';
 import { withNote, withNotes } from './around/notes';
 import { monthGrid } from './calendars/month-grid';
 import { monthList } from './calendars/month-list';
+import { withOverTitle } from './around/over-title';
 import { path } from './trackers/path';
 import { quote } from './opening/quote';
 import { rhythmBoxes } from './trackers/rhythm-boxes';
@@ -98,7 +99,7 @@ const ruled: readonly Form[] = [
 
 /** Every way a page can be ruled. */
 export const forms: readonly Form[] = ruled.map((form) =>
-	withGenerous(withWideTitle(withSideTitle(form)))
+	withGenerous(withWideTitle(withOverTitle(withSideTitle(form))))
 );
 
 const byId = new Map(forms.map((form) => [form.id, form]));

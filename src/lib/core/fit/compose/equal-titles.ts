@@ -17,8 +17,10 @@ export function withEqualTitles(plan: Plan, blocks: readonly Block[]): Block[] {
 		}
 	return blocks.map((block) => {
 		const high = least.get(spreadOf(block.pieces[0].page).left);
-		if (block.drawnWith || high === undefined || (heights.get(block) ?? high) <= high) return block;
-		return { ...block, letters: high };
+		const own = heights.get(block);
+		if (block.drawnWith || high === undefined || own === undefined) return block;
+		// Over both pages it may have room for larger ones.
+		return own > high || block.pieces.length > 1 ? { ...block, letters: high } : block;
 	});
 }
 

@@ -22,13 +22,15 @@ export function grown(
 	const sizesIn = (room: Size) =>
 		layoutsOf(choice.form, setting, roomOf(room))
 			.filter(({ generous }, index) => index === 0 || generous)
-			.flatMap(({ room: size, discomfort }) =>
-				size.span === 'page' && discomfort <= choice.discomfort ? [size] : []
+			.flatMap(({ room: size, discomfort, generous }) =>
+				size.span === 'page' && discomfort <= choice.discomfort ? [{ ...size, generous }] : []
 			);
 	let best = rect;
 	for (const room of rooms)
-		for (const { w, h } of sizesIn({ w: room.w, h: Math.min(room.h, tallest) })) {
-			if (w < rect.w || h < rect.h || w * h <= best.w * best.h) continue;
+		for (const { w, h, generous } of sizesIn({ w: room.w, h: Math.min(room.h, tallest) })) {
+			// Larger cells may need less of the width.
+			const isLess = !generous && (w < rect.w || h < rect.h);
+			if (isLess || w * h <= best.w * best.h) continue;
 			const [drawn] = sizesIn({ w, h });
 			if (drawn?.w === w && drawn.h === h) best = { ...within(room, rect, { w, h }), w, h };
 		}

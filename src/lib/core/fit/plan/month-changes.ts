@@ -1,7 +1,16 @@
 import { allWishes, sameContent, type Wish } from '../../wish';
 import type { KeptMonth } from './plan';
 
-const settings = ['month', 'weekStart', 'aim', 'sizes', 'titles', 'theme', 'drawn', 'cuts'] as const;
+const settings = [
+	'month',
+	'weekStart',
+	'aim',
+	'sizes',
+	'titles',
+	'theme',
+	'drawn',
+	'cuts'
+] as const;
 
 /** What tells a month from what it was before. */
 export interface MonthChanges {

@@ -1,4 +1,4 @@
-import { text, type Mark } from '../../draw';
+import { text, type Mark, type TextMark } from '../../draw';
 import { hangsTogether, leastCapital, letters, runsFromRight, type Hand } from '../../hand';
 import type { Rect, Size } from '../../paper';
 
@@ -75,21 +75,53 @@ export function titleWidths(hand: Hand, line: string): number[] {
 		.map(({ used }) => used + 2 * edge);
 }
 
-/** A line's letters in a rectangle, in the middle and on its foot, each in a box of its own; from the right where it runs from there. */
-export function titleLineMarks(line: string, { letter, gap, space }: TitleFit, rect: Rect): Mark[] {
+/** Where the letters of a line begin, counted from the first one, and how long it is. */
+function spaced(line: string, { letter, gap, space }: TitleFit) {
 	const signs = letters(line);
 	const shown = runsFromRight(line) ? signs.toReversed() : signs;
-	const y = rect.y + rect.h - letter.h;
-	let x = 0;
-	const places = shown.map((sign, at) => {
-		if (at > 0 && !isSpace(sign) && !isSpace(shown[at - 1])) x += gap;
-		const start = x;
-		x += isSpace(sign) ? space : letter.w;
-		return { sign, start };
+	let used = 0;
+	const places = shown.flatMap((sign, at) => {
+		if (at > 0 && !isSpace(sign) && !isSpace(shown[at - 1])) used += gap;
+		const start = used;
+		used += isSpace(sign) ? space : letter.w;
+		return isSpace(sign) ? [] : [{ sign, start, end: used }];
 	});
-	const left = rect.x + Math.floor((rect.w - x) / 2);
-	if (hangsTogether(line)) return [text(line, { x: left, y, w: x, h: letter.h }, 'lettering')];
-	return places.flatMap(({ sign, start }) =>
-		isSpace(sign) ? [] : [text(sign, { x: left + start, y, ...letter }, 'lettering')]
+	return { places, used };
+}
+
+/** A line's letters in a rectangle, in the middle and on its foot, each in a box of its own; from the right where it runs from there. */
+export function titleLineMarks(line: string, fit: TitleFit, rect: Rect): Mark[] {
+	const { letter } = fit;
+	const { places, used } = spaced(line, fit);
+	const y = rect.y + rect.h - letter.h;
+	const left = rect.x + Math.floor((rect.w - used) / 2);
+	if (hangsTogether(line)) return [text(line, { x: left, y, w: used, h: letter.h }, 'lettering')];
+	return places.map(({ sign, start }) =>
+		text(sign, { x: left + start, y, ...letter }, 'lettering')
 	);
+}
+
+/**
+ * A line's letters over both pages of a spread, on the foot of a title's band: the fold, of which the left page is `width` wide,
+ * takes the place of the gap that parts them most evenly.
+ */
+export function lettersOver(
+	line: string,
+	fit: TitleFit,
+	width: number
+): readonly [TextMark[], TextMark[]] {
+	const { letter } = fit;
+	const { places, used } = spaced(line, fit);
+	const parted = (at: number) => (places[at - 1]?.end ?? 0) - (used - (places[at]?.start ?? used));
+	const at = places
+		.map((_, index) => index)
+		.reduce((best, index) => (Math.abs(parted(index)) < Math.abs(parted(best)) ? index : best), 0);
+	const y = titleLetter.h - letter.h;
+	const mark = (sign: string, x: number) => text(sign, { x, y, ...letter }, 'lettering');
+	const end = places[at - 1]?.end ?? 0;
+	const begin = places[at]?.start ?? 0;
+	return [
+		places.slice(0, at).map(({ sign, start }) => mark(sign, width - end + start)),
+		places.slice(at).map(({ sign, start }) => mark(sign, start - begin))
+	];
 }
