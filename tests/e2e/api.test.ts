@@ -56,7 +56,9 @@ describe('the API', () => {
 		expect(await told('')).toMatchObject({ sizes: 'united', optimal: false, bound: 0 });
 		const every = await told('?sizes=every');
 		expect(every).toMatchObject({ sizes: 'every', optimal: true });
-		const sheets = ['plan.pdf', 'guide'].map((name) => post(`/api/v1/${name}?sizes=every`, JSON.stringify(demo)));
+		const sheets = ['plan.pdf', 'guide'].map((name) =>
+			post(`/api/v1/${name}?sizes=every`, JSON.stringify(demo))
+		);
 		for (const sheet of await Promise.all(sheets)) expect(sheet.status).toBe(200);
 		const wrong = await plan(demo, '?sizes=all');
 		expect(wrong.status).toBe(400);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { often } from '../support/effort';
 import {
+	lowerBound,
 	pack,
 	PackingCache,
 	solve,
@@ -12,7 +13,8 @@ import {
 	type Progress,
 	type SpreadOption
 } from '../../src/lib/core/fit/solve';
-import { seeds, solved } from '../support/integer-program';
+import { leastPrice, seeds, solved } from '../support/integer-program';
+import { cellModel } from '../support/cell-model';
 import { faultsOf } from '../support/judge-solution';
 import { fitsByRelations } from '../support/pack-by-relations';
 import { cutPages, ordinaryMonth, smallProblem } from '../support/problems';
@@ -80,6 +82,20 @@ test('a solution that is known beforehand, near the best or not, hides no better
 			while (!state.done) state = solving.next();
 			expect(state.value.best.cost, `seed ${seed}, ${over} over`).toBe(alone);
 		}
+	}
+});
+
+test('the bound that is known at once holds, whatever others may stand beside', () => {
+	for (const seed of seeds(often(300, 2))) {
+		const problem = withWholeSpreads(smallProblem(3000 + seed));
+		expect(lowerBound(problem), `seed ${seed}`).toBeLessThanOrEqual(solved(problem).best.cost);
+	}
+});
+
+test('what stands alone leaves out what is bound to its page, where that is cheaper', () => {
+	for (const seed of [134, 180]) {
+		const problem = smallProblem(seed);
+		expect(solved(problem).best.cost).toBe(leastPrice(cellModel(problem)));
 	}
 });
 

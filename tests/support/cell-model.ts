@@ -86,6 +86,7 @@ export function cellModel(problem: Problem): string {
 		for (const page of alone ? pages.keys() : []) {
 			const here = choices.filter((choice) => choice.pages.includes(page));
 			const own = named(here.filter((choice) => choice.item === item));
+			if ((pages[page]?.held ?? 0) > 0) rows.push(...own.map((name) => `${name} = 0`));
 			const others = named(here.filter((choice) => choice.item !== item));
 			if (own.length === 0) continue;
 			for (const other of others) rows.push(`${[...own, other].join(' + ')} <= 1`);

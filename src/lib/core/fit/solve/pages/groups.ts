@@ -236,16 +236,19 @@ export class Groups {
 					yield { next, kept, taken, members: [], group: undefined, lost: lost + missed };
 					continue;
 				}
-				const some =
-					ordered.length + fillers.length + bound.length + (carried === undefined ? 0 : 1);
-				const first = ordered[0]?.member ?? carried;
-				if (this.isAlone(first) && (some > 1 || region.most < mostOnPage)) continue;
+				const some = ordered.length + fillers.length + (carried === undefined ? 0 : 1);
+				const isAlone = this.isAlone(ordered[0]?.member ?? carried);
+				if (isAlone && (some > 1 || region.most < mostOnPage)) continue;
 				// Most groups are too large at their smallest; that is seen before anything is built.
 				if (fillers.reduce((sum, { list }) => sum + list.least, least) > free) continue;
 				const sharing = [
 					...ordered,
 					...fillers,
-					...bound.map((member) => ({ member, list: this.listOf(page, member, true) }))
+					// What is bound to the page of one that stands alone is left out.
+					...(isAlone ? [] : bound).map((member) => ({
+						member,
+						list: this.listOf(page, member, true)
+					}))
 				];
 				if (carried === undefined && sharing.length === 0) continue;
 				// The largest come first: what cannot be packed shows itself early.
@@ -254,7 +257,7 @@ export class Groups {
 				const lists = sharing.map(({ list }) => list);
 				const group = lists.length > 0 ? this.cache.group(region, lists) : undefined;
 				if (group?.lower === Infinity) continue;
-				yield { next, kept, taken, members, group, lost };
+				yield { next, kept, taken, members, group, lost: isAlone ? lost + missed : lost };
 			}
 		}
 	}
