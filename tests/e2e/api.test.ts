@@ -5,6 +5,7 @@ import { checked, planSchema, toDocument } from '../../src/lib/core/formats';
 import { anyPlan, documentWith } from '../support/arbitraries';
 import { readPdf } from '../support/read-pdf';
 import { readSvg } from '../support/read-svg';
+import { asked } from '../support/asked';
 import { often } from '../support/effort';
 import { type App, startApp } from './app';
 
@@ -14,14 +15,6 @@ beforeAll(async () => {
 });
 afterAll(() => app.stop());
 
-/** A connection that lay idle while a schema was made may be closed as it is taken up again: nothing was sent on it yet. */
-const asked: typeof fetch = (...request) =>
-	fetch(...request).catch((error: Error) => {
-		const { cause } = error;
-		if (cause instanceof Error && 'code' in cause && cause.code === 'UND_ERR_SOCKET')
-			return fetch(...request);
-		throw error;
-	});
 const post = (path: string, body: string, headers: Record<string, string> = {}) =>
 	asked(`${app.address}${path}`, {
 		method: 'POST',

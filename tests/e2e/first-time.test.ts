@@ -30,6 +30,8 @@ test('someone new has a drawn month in a few steps, in a notebook of their own n
 	await page.getByRole('button', { name: 'Draw May 2027' }).click();
 	await page.getByRole('heading', { name: 'May 2027' }).waitFor();
 	await page.getByRole('img', { name: /^Pages 22 and 23/ }).waitFor();
+	// A wish is one line; its sums are told when it is opened.
+	await page.getByTestId('wish-1').click();
 	await page.getByText('left 4 × 6 = 24 of 24, 0 over at the side').waitFor();
 	expect(troubles).toEqual([]);
 });

@@ -40,7 +40,6 @@ describe('the month', () => {
 		const spread = page.getByRole('img', { name: /^Pages 64 and 65/ });
 		// The calendar has its spread for itself, and the quote faces the cover.
 		expect(await spread.locator('text', { hasText: /^31$/ }).count()).toBe(1);
-		expect(await page.getByText('left 4 × 5 = 20 of 28, 8 over at the side').count()).toBe(1);
 		const opening = page.getByRole('img', { name: /^Pages 62 and 63/ });
 		expect(await opening.locator('text', { hasText: 'is for the' }).count()).toBe(1);
 	});
@@ -50,6 +49,8 @@ describe('the month', () => {
 			.getByRole('button', { name: /^Month calendar/ })
 			.first()
 			.click();
+		// A wish is one line; its sums are told when it is opened.
+		expect(await page.getByText('left 4 × 5 = 20 of 28, 8 over at the side').count()).toBe(1);
 		await page.getByRole('button', { name: 'Add an event' }).click();
 		await page.keyboard.type('12');
 		await page.getByLabel('Time of event 1').fill('19:30');

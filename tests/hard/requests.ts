@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import demoMonth from '../../demo/month.json';
 import { a5 } from '../support/arbitraries';
+import { asked } from '../support/asked';
 
 /** What many odd requests did. */
 export interface Asked {
@@ -125,7 +126,7 @@ export async function oddRequests(address: string, count: number, seed = 2027050
 	const ask = async ({ method, path, body, type }: Request) => {
 		const start = performance.now();
 		const headers = { 'content-type': type };
-		const response = await fetch(`${address}${path}`, { method, body, headers });
+		const response = await asked(`${address}${path}`, { method, body, headers });
 		const text = await response.text();
 		slowestMs = Math.max(slowestMs, performance.now() - start);
 		const shown = `${response.status} ${method} ${path} ${body?.slice(0, mostShown)} → ${text.slice(0, mostShown)}`;
@@ -159,7 +160,7 @@ export async function hostileImports(address: string, count: number): Promise<As
 		const body = sort === 0 ? `{"document":${'['.repeat(200_000)}` : JSON.stringify({ document });
 		const before = await notebooks(address);
 		const start = performance.now();
-		const response = await fetch(`${address}/app/import`, {
+		const response = await asked(`${address}/app/import`, {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
 			body

@@ -27,6 +27,8 @@ export function killsDuringRestores(kills: number): Promise<Killed> {
 			const file = join(folder, 'test.db');
 			const server = new Server(file, 'start');
 			await server.start();
+			// It answers before it has loaded; kills are to find it at work.
+			await fetch(`${server.address}/api/v1/health`);
 			const asked = kill % 2 === 0 ? take(server, archive) : goBack(server, file);
 			await setTimeout(part(kill) * longest * tookMs[kill % 2 === 0 ? 'take' : 'goBack']);
 			await server.kill();

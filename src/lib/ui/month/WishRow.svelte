@@ -63,7 +63,7 @@
 	}
 </script>
 
-<div class="flex items-start gap-1 {host ? '' : 'py-2'}">
+<div class="group flex items-start gap-1 {host ? '' : 'py-1'}">
 	<span
 		use:dragHandle
 		aria-label="Drag {name} to another place"
@@ -72,7 +72,7 @@
 		<SixDots class="h-4" />
 	</span>
 	<button
-		class="flex min-w-0 flex-1 flex-col items-start px-1 text-left {host ? 'min-h-9 pt-1' : ''}"
+		class="flex min-h-9 min-w-0 flex-1 flex-col items-start px-1 pt-1 text-left"
 		aria-expanded={open}
 		onclick={() => (desk.chosen = open ? undefined : wish.id)}
 		onkeydown={pressed}
@@ -85,7 +85,7 @@
 				>{/if}
 			{#if block}<span class="ml-auto shrink-0 text-sm text-ink-soft">p. {pages}</span>{/if}
 		</span>
-		{#if block && !host}
+		{#if block && open}
 			{#if wish.weeks}
 				<span class="text-sm text-ink-soft"
 					>{weeks}
@@ -110,8 +110,13 @@
 			onclick={() => (folded = !folded)}>{folded ? `${members.length} ▸` : '▾'}</button
 		>
 	{/if}
-	<button class="button button-quiet min-h-9 text-sm" aria-label="Remove {name}" onclick={remove}
-		>Remove</button
+	<!-- Shown on the line that is pointed at, has the focus or is open. -->
+	<button
+		class="button button-quiet min-h-9 text-sm {open
+			? ''
+			: 'opacity-0 group-hover:opacity-100 group-focus-within:opacity-100'}"
+		aria-label="Remove {name}"
+		onclick={remove}>Remove</button
 	>
 </div>
 {#if missing.length > 0}
