@@ -56,6 +56,13 @@ describe('three ways to fit the month', () => {
 		await saved(page);
 		await undo();
 		await page.getByText(`${fewest} pages used`).waitFor();
+		// All sizes are kept with the month: what is drawn later is the same.
+		await page.getByRole('button', { name: 'Other sizes: a little more comfortable' }).click();
+		await page.getByText('Best fit found.').waitFor();
+		await saved(page);
+		await page.reload();
+		await page.getByText('Best fit found.').waitFor();
+		await undo();
 		await undo();
 		await page.getByText(`${balanced} pages used`).waitFor();
 		await saved(page);

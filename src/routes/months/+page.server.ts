@@ -17,16 +17,16 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const set = sets.find(({ id, deleted }) => id === from && !deleted);
 	const month = months.find(({ id }) => id === from);
 	const chosen = month && (await locals.store.months.find(month.id));
+	const open = notebooks.filter(({ deleted }) => !deleted);
+	const asked = open.find(({ id }) => id === url.searchParams.get('book'));
 	return {
 		setAside,
-		notebooks: notebooks
-			.filter(({ deleted }) => !deleted)
-			.map(({ id, notebook }) => ({ id, notebook })),
+		notebooks: open.map(({ id, notebook }) => ({ id, notebook })),
 		all: months.filter((month) => !month.deleted),
 		deleted: months.filter((month) => month.deleted),
 		sets: sets.map(({ id, name, deleted }) => ({ id, name, deleted })),
-		/** The book that is being filled. */
-		notebookId: latest?.notebookId,
+		/** The book that is asked for, or the one that is being filled. */
+		notebookId: (asked ?? open.find(({ id }) => id === latest?.notebookId) ?? open.at(-1))?.id,
 		from: set?.id ?? chosen?.id ?? 'nothing',
 		begin: set?.content ?? chosen,
 		yearly: await locals.store.person.yearly()

@@ -5,6 +5,8 @@
 	import { formatMonth, nextToPlan, parseMonth } from '$lib/core/month';
 	import { undated, withYearly } from '$lib/core/next';
 	import { toast } from 'svelte-sonner';
+	import { page } from '$app/state';
+	import { anotherBook, bookOptions } from '$lib/ui/notebook/book-options';
 	import Select from '$lib/ui/fields/Select.svelte';
 	import KeepAsSet from '$lib/ui/month/KeepAsSet.svelte';
 	import YearlyThings from '$lib/ui/month/YearlyThings.svelte';
@@ -17,15 +19,22 @@
 
 	const today = new Date();
 	let month = $state(
-		untrack(() =>
-			formatMonth(
-				nextToPlan(
-					data.all.flatMap((entry) => parseMonth(entry.month) ?? []),
-					{ year: today.getFullYear(), month: today.getMonth() + 1 }
+		untrack(
+			() =>
+				askedFor() ??
+				formatMonth(
+					nextToPlan(
+						data.all.flatMap((entry) => parseMonth(entry.month) ?? []),
+						{ year: today.getFullYear(), month: today.getMonth() + 1 }
+					)
 				)
-			)
 		)
 	);
+	/** A month that another screen asks for. */
+	function askedFor(): string | undefined {
+		const asked = page.url.searchParams.get('month') ?? '';
+		return parseMonth(asked) && asked;
+	}
 	let trouble = $state<string>();
 	const wanted = $derived(parseMonth(month));
 
@@ -39,12 +48,15 @@
 		{ value: 'nothing', label: 'nothing' }
 	]);
 
-	function beginWith(from: string) {
-		void goto(`?from=${encodeURIComponent(from)}`, {
-			replaceState: true,
-			keepFocus: true,
-			noScroll: true
-		});
+	function ask(name: 'from' | 'book', value: string) {
+		const query = new URLSearchParams(page.url.searchParams);
+		query.set(name, value);
+		void goto(`?${query}`, { replaceState: true, keepFocus: true, noScroll: true });
+	}
+
+	function chooseBook(id: string) {
+		if (id === anotherBook) void goto(`/notebooks/new?month=${month}`);
+		else ask('book', id);
 	}
 
 	/** A month's wishes under a name, to begin others with. */
@@ -96,7 +108,18 @@
 			Plan {wanted ? monthWords(wanted) : 'it'}
 		</button>
 		{#if data.notebookId}
-			<Select label="It starts with" value={data.from} options={beginnings} onchange={beginWith} />
+			<Select
+				label="In the book"
+				value={data.notebookId}
+				options={bookOptions(data.notebooks)}
+				onchange={chooseBook}
+			/>
+			<Select
+				label="It starts with"
+				value={data.from}
+				options={beginnings}
+				onchange={(from) => ask('from', from)}
+			/>
 		{/if}
 	</div>
 	{#if trouble}<p role="alert" class="mt-3 bg-caution-ground px-3 py-2">{trouble}</p>{/if}

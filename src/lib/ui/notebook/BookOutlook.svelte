@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { monthWords, numberWords } from '$lib/ui/words';
 	import BookStrip from './BookStrip.svelte';
-	import { addMonths, parseMonth } from '$lib/core/month';
+	import { addMonths, formatMonth, parseMonth } from '$lib/core/month';
 	import type { Moving } from '$lib/core/next';
 	import { forecast, geometryOf, indexAfter, mm, paperHints, type Notebook } from '$lib/core/paper';
 
 	interface Props {
+		id: string;
 		notebook: Notebook;
 		planned: readonly {
 			readonly id: string;
@@ -24,7 +25,7 @@
 		/** What a new book takes over of the last month. */
 		along: readonly Moving[];
 	}
-	let { notebook, planned, left, along }: Props = $props();
+	let { id, notebook, planned, left, along }: Props = $props();
 
 	const latest = $derived(planned.at(-1));
 	const outlook = $derived.by(() => {
@@ -38,6 +39,8 @@
 			)
 		);
 	});
+	/** The last month that is planned in it. */
+	const after = $derived((latest && parseMonth(latest.month)) ?? { year: 2000, month: 1 });
 	const titles = $derived(planned.reduce((sum, month) => sum + month.titles, 0));
 	const index = $derived(notebook.index && indexAfter(notebook.index, latest?.titles ?? 0));
 	const hints = $derived(paperHints(notebook.paper ?? {}));
@@ -49,6 +52,7 @@
 	<h2 class="text-2xl">What that means</h2>
 	{#if planned.length === 0}
 		<p>No month is planned in this book yet.</p>
+		<p><a class="button" href="/months?book={id}">Plan a month in it</a></p>
 	{:else}
 		<table class="w-full text-left">
 			<caption class="pb-1 text-left text-sm text-ink-soft">Months in this book</caption>
@@ -92,6 +96,14 @@
 			The book is full in {monthWords(outlook.fullIn)}: have the next one at hand by the end of {monthWords(
 				addMonths(outlook.fullIn, -1)
 			)}.
+		</p>
+		<p class="flex flex-wrap gap-3">
+			{#if outlook.monthsLeft > 0}<a class="button" href="/months?book={id}"
+					>Plan another month in it</a
+				>{/if}
+			<a class="button" href="/notebooks/new?month={formatMonth(addMonths(after, 1))}"
+				>Begin the next book with {monthWords(addMonths(after, 1))}</a
+			>
 		</p>
 		{#if along.length > 0}
 			<details>

@@ -18,9 +18,12 @@
 		type Verdict,
 		type Yearly
 	} from '$lib/core/next';
+	import type { Notebook } from '$lib/core/paper';
 	import type { Entry } from '$lib/core/records';
 	import { allWishes, type Wish } from '$lib/core/wish';
 	import type { MonthDesk } from '../month/month-desk.svelte';
+	import Select from '../fields/Select.svelte';
+	import { anotherBook, bookOptions } from '../notebook/book-options';
 	import { send, textOf, troubleOf } from '../send';
 	import { monthWords } from '../words';
 	import LineByLine from './LineByLine.svelte';
@@ -51,9 +54,15 @@
 		lately: readonly Month[];
 		next: Planned | undefined;
 		yearly: readonly Yearly[];
+		/** Books with what is free in them. */
+		books: readonly { readonly id: string; readonly notebook: Notebook }[];
 	}
 	/** What the look through the old pages decides: line by line, each change with its sum and what it costs in pages. */
-	let { desk, records, entries, lately, next, yearly }: Props = $props();
+	let { desk, records, entries, lately, next, yearly, books }: Props = $props();
+
+	/** The book that it is planned in, where that is another one than this month's. */
+	let otherBook = $state<string>();
+	const book = $derived(books.find(({ id }) => id === otherBook));
 
 	let own = $state.raw<Readonly<Record<string, Verdict>>>({});
 	/** Proposals that are taken although they are not by themselves, and the other way round. */
@@ -120,6 +129,7 @@
 	const plan = $derived<Plan>(
 		next?.plan ?? {
 			...nextPlan(desk.plan, desk.run),
+			...(book ? { notebook: book.notebook } : {}),
 			wishes: base
 		}
 	);
@@ -181,13 +191,18 @@
 		return () => (gone = true);
 	});
 
+	function chooseBook(id: string) {
+		if (id === anotherBook) void goto(`/notebooks/new?month=${formatMonth(month)}`);
+		else otherBook = id === desk.notebookId ? undefined : id;
+	}
+
 	async function plant() {
 		trouble = undefined;
 		const { weekStart, aim, titles, theme } = desk.month;
 		const answer = next
 			? await send('PUT', `/app/months/${next.record.id}`, contentOf(next, wishes))
 			: await send('POST', '/app/months', {
-					notebookId: desk.notebookId,
+					notebookId: book?.id ?? desk.notebookId,
 					month: formatMonth(month),
 					weekStart,
 					aim,
@@ -253,6 +268,14 @@
 			disabled={next !== undefined && taken.length === 0}
 			onclick={plant}>{next ? `Change ${title}` : `Plan ${title} with these changes`}</button
 		>
+		{#if !next}
+			<Select
+				label="In the book"
+				value={book?.id ?? desk.notebookId}
+				options={bookOptions(books)}
+				onchange={chooseBook}
+			/>
+		{/if}
 		{#if next}<a class="button" href="/months/{next.record.id}">Open {title}</a>{/if}
 		<span role="status" class="text-ink-soft">
 			{#if allRun}

@@ -8,7 +8,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends, url }) =
 	const placed = await placedMonth(locals.store, params.id, locals.person);
 	if (!placed) error(404, 'There is no such month.');
 	const { record, plan, run, trouble, next, themeBefore } = placed;
-	const { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts } = record;
+	const { month, weekStart, aim, sizes, titles, theme, lately, wishes, drawn, cuts } = record;
 	return {
 		printers: await locals.store.person.printers(),
 		ownKinds: await locals.store.kinds.all(),
@@ -21,7 +21,7 @@ export const load: LayoutServerLoad = async ({ params, locals, depends, url }) =
 			revision: record.revision,
 			notebookId: record.notebookId,
 			notebook: plan.notebook,
-			month: { month, weekStart, aim, titles, theme, lately, wishes, drawn, cuts },
+			month: { month, weekStart, aim, sizes, titles, theme, lately, wishes, drawn, cuts },
 			earlierCuts: plan.earlierCuts ?? [],
 			earlierWeeks: plan.earlierWeeks ?? [],
 			person: locals.person,

@@ -33,6 +33,7 @@
 	<div class="grid gap-8 border-t border-hairline pt-5 md:grid-cols-[minmax(22rem,30rem)_1fr]">
 		<BookForm {keeper} />
 		<BookOutlook
+			id={data.record.id}
 			notebook={keeper.notebook}
 			planned={data.planned}
 			left={data.left}

@@ -4,16 +4,26 @@
 	import type { Notebook } from '$lib/core/paper';
 	import { newNotebook } from '$lib/ui/notebook/new-notebook';
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
-	import { send, troubleOf } from '$lib/ui/send';
+	import { page } from '$app/state';
+	import { parseMonth } from '$lib/core/month';
+	import { send, textOf, troubleOf } from '$lib/ui/send';
+	import { monthWords } from '$lib/ui/words';
 
 	let notebook = $state.raw<Notebook>(newNotebook());
 	let trouble = $state<string>();
+	/** The month that is to be planned in it. */
+	const asked = $derived(page.url.searchParams.get('month') ?? '');
+	const month = $derived(parseMonth(asked));
 	const result = $derived(checked(notebookSchema, notebook));
 
 	async function add() {
 		const answer = await send('POST', '/app/notebooks', notebook);
-		if (answer.kind === 'ok') return goto('/notebooks', { invalidateAll: true });
-		trouble = troubleOf(answer);
+		if (answer.kind !== 'ok') {
+			trouble = troubleOf(answer);
+			return;
+		}
+		const planned = `/months?book=${textOf(answer.body, 'id')}&month=${asked}`;
+		await goto(month ? planned : '/notebooks', { invalidateAll: true });
 	}
 </script>
 
@@ -24,6 +34,6 @@
 	<NotebookForm {notebook} onchange={(next) => (notebook = next)} />
 	{#if trouble}<p role="alert" class="mt-4 bg-caution-ground px-3 py-2">{trouble}</p>{/if}
 	<button class="button button-main mt-6" disabled={!result.ok} onclick={add}
-		>Add this notebook</button
+		>{month ? `Add it, and plan ${monthWords(month)} in it` : 'Add this notebook'}</button
 	>
 </main>

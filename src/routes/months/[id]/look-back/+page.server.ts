@@ -1,6 +1,7 @@
 import { addMonths, formatMonth, parseMonth } from '$lib/core/month';
 import type { KeptRecords } from '$lib/core/records';
-import { placedMonth } from '$lib/server/shelf/shelf';
+import { freeAfter } from '$lib/core/paper';
+import { placedMonth, placedMonths } from '$lib/server/shelf/shelf';
 import type { PageServerLoad } from './$types';
 
 /** So many months before the one that is looked back on say what the next one should hold. */
@@ -41,7 +42,18 @@ export const load: PageServerLoad = async ({ locals, params, depends }) => {
 	const after = parsed && formatMonth(addMonths(parsed, 1));
 	const following = all.find(({ month }) => month === after);
 	const next = following && (await placedMonth(store, following.id, person).catch(() => undefined));
+	const books = (await store.notebooks.all()).filter(({ deleted }) => !deleted);
+	/** What is free in each of them. */
+	const free = await Promise.all(
+		books.map(async ({ id, notebook }) => {
+			let last = 0;
+			for await (const { run } of placedMonths(store, id, notebook, person))
+				last = run.pages.at(-1)?.number ?? last;
+			return { id, notebook: last > 0 ? freeAfter(notebook, last) : notebook };
+		})
+	);
 	return {
+		books: free,
 		entries: await records.ofMonth(params.id),
 		year,
 		months: kept.flat(),

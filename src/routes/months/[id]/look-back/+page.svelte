@@ -140,6 +140,7 @@
 			lately={data.lately}
 			next={data.next}
 			yearly={data.yearly}
+			books={data.books}
 		/>
 	{:else if over === 'year'}
 		<YearView months={data.months} year={data.year} />
