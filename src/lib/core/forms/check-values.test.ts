@@ -188,6 +188,57 @@ describe('habits', () => {
 	});
 });
 
+describe('a tracker round a picture', () => {
+	const picture = (count: number, w: number, month = may) =>
+		answer(
+			'ring',
+			{ lines: 'picture', items: items(count), titleStyle: 'none' },
+			page(w, 40),
+			month
+		);
+
+	test('k habits take 10 + 2k: 18 for 4, 26 for 8; 23 wide holds 6, 17 wide 3', () => {
+		const side = (count: number, w: number) => {
+			const [found] = picture(count, w);
+			return found?.room.span === 'page' ? found.room.w : 0;
+		};
+		expect([4, 8].map((count) => side(count, 28))).toEqual([18, 26]);
+		expect([6, 7].map((count) => side(count, 23))).toEqual([22, 0]);
+		expect([3, 4].map((count) => side(count, 17))).toEqual([16, 0]);
+	});
+
+	test('a day stands in one line over all habits, clockwise from the top left, 31 on the fourth side', () => {
+		const [marks = []] = firstOf(picture(3, 28)).marks();
+		const at = (day: number) =>
+			marks.flatMap((mark) =>
+				mark.kind === 'field' && mark.about.day === day ? [[mark.x, mark.y]] : []
+			);
+		expect(at(1)).toEqual([
+			[3, 2],
+			[3, 1],
+			[3, 0]
+		]);
+		expect(at(11)).toEqual([
+			[13, 3],
+			[14, 3],
+			[15, 3]
+		]);
+		expect(at(30)).toEqual([
+			[3, 13],
+			[3, 14],
+			[3, 15]
+		]);
+		expect(at(31)).toEqual([
+			[2, 12],
+			[1, 12],
+			[0, 12]
+		]);
+		const turned = marks.filter((mark) => mark.kind === 'text' && mark.turned);
+		expect(turned).toHaveLength(3);
+		expect(turned[0]).toMatchObject({ y: 3, h: 9 });
+	});
+});
+
 describe('cells, lines, bars and hours', () => {
 	test('dot hexagons of 4 on 28 × 40: 9 columns, 86 places', () => {
 		expect(hexagonField({ w: 28, h: 40 }, { w: 4, h: 4, inset: 1 })).toEqual({

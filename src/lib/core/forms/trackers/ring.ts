@@ -8,6 +8,7 @@ import { fitLabel } from '../calendars/mini-month';
 import { titleSum } from '../parts/rows';
 import { openChoice } from '../form/rule';
 import { titleMarks, titleRows } from '../parts/title-band';
+import { roundPicture } from './round-picture';
 
 /** Cells across and down of the smallest ring that holds so many days. */
 function ringOf(days: number): { across: number; down: number } {
@@ -37,7 +38,8 @@ const lines = openChoice({
 	label: 'Round the middle',
 	options: [
 		['one', 'one ring of days'],
-		['each', 'a line a habit']
+		['each', 'a line a habit'],
+		['picture', 'a picture, and a line a habit']
 	],
 	unsaid: 'as many as there are habits'
 });
@@ -45,7 +47,7 @@ const lines = openChoice({
 /**
  * The month's days in a ring around a free centre for a picture or a word, the first at the top left, clockwise; names
  * stand on lines below it. Or a line a habit (`lines` "each", and where there are several), one round the other, each with its name in the squares
- * before its first day. Cells as large as they go, up to 3 squares. A spiral is not offered, because people lose the day
+ * before its first day; or round a picture (`round-picture.ts`). Cells as large as they go, up to 3 squares. A spiral is not offered, because people lose the day
  * in it (common practice).
  */
 export const ring = pageForm({
@@ -53,10 +55,16 @@ export const ring = pageForm({
 	name: 'Ring of days',
 	content: ['title', 'items'],
 	rules: [titleStyle, lines, squareCell],
-	layouts: (setting, there) =>
-		(lines.of(setting) ?? usualLines(setting)) === 'each'
-			? lineEach(setting, there)
-			: oneRing(setting, there)
+	layouts: (setting, there) => {
+		switch (lines.of(setting) ?? usualLines(setting)) {
+			case 'picture':
+				return roundPicture(setting, there);
+			case 'each':
+				return lineEach(setting, there);
+			case 'one':
+				return oneRing(setting, there);
+		}
+	}
 });
 
 /** A cell of one ring tells of one thing a day. */
