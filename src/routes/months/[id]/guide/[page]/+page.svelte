@@ -29,7 +29,12 @@
 	const sentences = $derived(
 		guide ? guide.steps.map((step) => unbroken(sentenceOf(step, guide.size, countedIn.unit))) : []
 	);
-	const pages = $derived(desk.run.pages.map((page) => page.number));
+	/** Pages with something to draw. */
+	const pages = $derived(
+		desk.run.pages
+			.map((page) => page.number)
+			.filter((number) => blocksOn(desk.run, number).length > 0)
+	);
 	/** What is ticked is known to the browser only. */
 	let mounted = $state(false);
 	onMount(() => {
@@ -54,7 +59,7 @@
 		done.count >= steps.length && steps.length + (guide?.pastes.length ?? 0) > 0
 	);
 	const drawn = $derived(desk.month.drawn?.pages.includes(open?.page ?? 0) ?? false);
-	const nextPage = $derived(pages[pages.indexOf(open?.page ?? 0) + 1]);
+	const nextPage = $derived(pages.find((number) => number > (open?.page ?? 0)));
 	let list = $state<HTMLElement>();
 
 	const address = (number: number) => `/months/${desk.id}/guide/${number}`;
@@ -83,7 +88,8 @@
 	}
 
 	function turn(by: number) {
-		const to = pages[pages.indexOf(open?.page ?? 0) + by];
+		const from = open?.page ?? 0;
+		const to = by > 0 ? nextPage : pages.findLast((number) => number < from);
 		if (to !== undefined) void goto(address(to), { keepFocus: true });
 	}
 
