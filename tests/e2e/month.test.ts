@@ -41,7 +41,7 @@ describe('the month', () => {
 		// The calendar has its spread for itself, and the quote faces the cover.
 		expect(await spread.locator('text', { hasText: /^31$/ }).count()).toBe(1);
 		const opening = page.getByRole('img', { name: /^Pages 62 and 63/ });
-		expect(await opening.locator('text', { hasText: 'is for the' }).count()).toBe(1);
+		expect(await opening.locator('text', { hasText: 'Calm water' }).count()).toBe(1);
 	});
 
 	test('events are rows that take a pasted list, and drop nothing that was typed', async () => {

@@ -33,6 +33,8 @@ export interface Kind {
 	readonly expects?: 'a line a day' | 'a line a title';
 	/** Its numbers are meant to grow: the next aim is a fifth above the mean. */
 	readonly grows?: boolean;
+	/** It goes with anything, and nobody minds sharing a page with it. */
+	readonly joins?: boolean;
 	/** It is a page of its own, a stranger to everything; only where pages come first does it fill what is left. */
 	readonly freeWriting?: boolean;
 	/** Over a spread it is liked alone. */
@@ -59,7 +61,14 @@ function kind(
 	more: Partial<
 		Pick<
 			Kind,
-			'importance' | 'filler' | 'freeWriting' | 'likes' | 'ownSpread' | 'expects' | 'grows'
+			| 'importance'
+			| 'filler'
+			| 'joins'
+			| 'freeWriting'
+			| 'likes'
+			| 'ownSpread'
+			| 'expects'
+			| 'grows'
 		>
 	> = {}
 ): Kind {
@@ -110,6 +119,15 @@ export const kinds: readonly Kind[] = [
 			text: 'Calm water is for the passengers; the engine room keeps its own weather.'
 		},
 		filler
+	),
+	kind(
+		'write',
+		'picture',
+		'Picture',
+		'Squares kept for a drawing, with its motif and the minutes it takes.',
+		['picture'],
+		{ text: 'Lanterns on the quay' },
+		{ joins: true }
 	),
 	kind(
 		'open',

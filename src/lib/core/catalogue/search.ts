@@ -4,6 +4,7 @@ import { kinds } from './kinds';
 const words: Readonly<Record<string, string>> = {
 	cover: 'title page start front first opening',
 	quote: 'saying lyric verse words song',
+	picture: 'drawing doodle art sketch painting illustration sticker border',
 	index: 'contents table of contents pages key',
 	'month-calendar': 'calendar overview monthly birthday appointments dates',
 	'year-strip': 'future log year ahead annual birthday yearly twelve months',

@@ -27,6 +27,7 @@ import { monthGrid } from './calendars/month-grid';
 import { monthList } from './calendars/month-list';
 import { withOverTitle } from './around/over-title';
 import { path } from './trackers/path';
+import { picture } from './opening/picture';
 import { quote } from './opening/quote';
 import { rhythmBoxes } from './trackers/rhythm-boxes';
 import { ring } from './trackers/ring';
@@ -54,12 +55,14 @@ export * from './form/rule';
 export { titleStyle } from './form/common-rules';
 export { twoLines } from './parts/title-band';
 export { fitTitle } from './parts/title-letters';
+export { minutesOfPicture } from './opening/picture';
 export { rhythmOf } from './parts/labels';
 export { hexagonAt, hexagonColour, hexagonField, hexagonShapes } from './parts/hexagon';
 
 const ruled: readonly Form[] = [
 	title,
 	quote,
+	picture,
 	box,
 	boxes,
 	withExpected(lists),

@@ -13,7 +13,12 @@ export function sharedPages(plan: Plan, run: Run): SharedPage[] {
 	return run.pages.flatMap(({ number }): SharedPage[] => {
 		if (drawn.has(number)) return [];
 		const here = ownBlocks(run).filter(({ pieces }) => pieces.some(({ page }) => page === number));
-		const own = new Set(here.flatMap(({ as }) => kindById(as.kind)?.purpose ?? []));
+		const own = new Set(
+			here.flatMap(({ as }) => {
+				const kind = kindById(as.kind);
+				return kind && !kind.joins ? [kind.purpose] : [];
+			})
+		);
 		const names = purposes.filter(({ id }) => own.has(id)).map(({ name }) => name.toLowerCase());
 		if (names.length < 2) return [];
 		const reason = here.some(({ as }) => as.pin)

@@ -308,7 +308,8 @@ function needsNoSpread(
 }
 
 function purposeOf(wish: Wish): number {
-	const { purpose, freeWriting } = kindOf(wish);
+	const { purpose, freeWriting, joins } = kindOf(wish);
+	if (joins) return 0;
 	return freeWriting ? stranger : 1 << purposes.findIndex(({ id }) => id === purpose);
 }
 

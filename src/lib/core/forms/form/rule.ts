@@ -7,7 +7,7 @@ export type RuleValue = number | string | boolean | Size;
 export type Rules = Readonly<Record<string, RuleValue | undefined>>;
 
 /** What holds the rules: a setting, or anything else that has them. */
-interface Ruled {
+export interface Ruled {
 	readonly rules: Rules;
 }
 

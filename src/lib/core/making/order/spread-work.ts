@@ -1,6 +1,7 @@
 import { cutOrder, frontOf } from '../../cuts';
 import { cutsOf, kindOf, type Plan, type Run } from '../../fit';
-import { handMarks, pastedOn, themeOn } from '../../page';
+import { minutesOfPicture } from '../../forms';
+import { blocksOn, handMarks, pastedOn, pieceMarks, themeOn } from '../../page';
 import { letters } from '../../hand';
 import type { Mark, Tone } from '../../draw';
 import { firstDayOfWeek, formatMonth, monthShape } from '../../month';
@@ -112,8 +113,7 @@ export function tasksOf(
 	if (marks.length === 0 && pasted === 0) return cut ? [task('cut', noWork)] : [];
 	const lettered = lettersIn(marks, true);
 	const written = lettersIn(marks, false);
-	const pictures =
-		pictureMinutes > 0 && marks.some((mark) => mark.kind === 'tint' && mark.tone === 'art') ? 1 : 0;
+	const minutes = pictureMinutesOn(plan, run, page, pictureMinutes);
 	const { pitchMm } = plan.notebook;
 	const ruled = ruledIn(marks, pitchMm);
 	return [
@@ -123,13 +123,29 @@ export function tasksOf(
 		...(ruled.strokes > 0 ? [{ ...task('rule', ruled), ...strokesIn(marks, pitchMm) }] : []),
 		...(lettered > 0 ? [task('letter', { ...noWork, letters: lettered })] : []),
 		...(written > 0 ? [task('write', { ...noWork, letters: written })] : []),
-		...(pictures > 0
-			? [{ id: `${page} picture`, page, pass: 'picture' as const, seconds: 60 * pictureMinutes }]
+		...(minutes > 0
+			? [{ id: `${page} picture`, page, pass: 'picture' as const, seconds: 60 * minutes }]
 			: []),
 		...(pasted > 0 ? [task('paste', { ...noWork, strokes: pasted })] : []),
 		...(lettered > 0 ? [task('erase', noWork)] : []),
 		task('look', noWork)
 	];
+}
+
+/** Minutes that the pictures of a page take: what is wished for as it says, the rest together as the person says. */
+function pictureMinutesOn(plan: Plan, run: Run, page: number, usual: number): number {
+	return blocksOn(run, page)
+		.filter(({ as }) => !as.pasted)
+		.map((block) => {
+			const piece = block.pieces.find((one) => one.page === page);
+			if (block.form === 'picture' && piece)
+				return minutesOfPicture({ rules: block.as.rules?.picture ?? {} }, piece.rect);
+			const isKept = pieceMarks(plan, block, page).some(
+				(mark) => mark.kind === 'tint' && mark.tone === 'art'
+			);
+			return isKept ? usual : 0;
+		})
+		.reduce((sum, minutes) => sum + minutes, 0);
 }
 
 function isCut(plan: Plan, front: number): boolean {
