@@ -14,19 +14,19 @@ test('a second book is begun with the month that comes next, and planned in', as
 	// June can be planned in this book, or in one that is added for it.
 	await choose(page, /^In the book/, 'another book …');
 	await page.waitForURL(/\/notebooks\/new\?month=2027-06$/);
-	await page.getByLabel('Name').fill('Ferry log, volume 4');
+	await page.getByLabel('What you call it').fill('Ferry log, volume 4');
 	await page.getByRole('button', { name: 'Add it, and plan June 2027 in it' }).click();
 	await page.waitForURL(/\/months\?book=/);
 	expect(await page.getByLabel('Plan another month').inputValue()).toBe('2027-06');
-	await page.getByRole('button', { name: /^In the book.*Ferry log, volume 4/ }).waitFor();
+	await page.getByRole('combobox', { name: /^In the book.*Ferry log, volume 4/ }).waitFor();
 	await page.getByRole('button', { name: 'Plan June 2027' }).click();
 	await page.getByRole('heading', { name: 'June 2027' }).waitFor();
 	await page.getByRole('link', { name: 'Ferry log, volume 4' }).first().waitFor();
 	// An empty book offers to be planned in as well.
 	await visit(page, `${app.address}/notebooks/new`);
-	await page.getByLabel('Name').fill('Another');
+	await page.getByLabel('What you call it').fill('Spare book');
 	await page.getByRole('button', { name: 'Add this notebook' }).click();
-	await page.getByRole('link', { name: /^Another/ }).click();
+	await page.getByRole('link', { name: /^Spare book/ }).click();
 	await page.getByRole('link', { name: 'Plan a month in it' }).click();
-	await page.getByRole('button', { name: /^In the book.*Another/ }).waitFor();
+	await page.getByRole('combobox', { name: /^In the book.*Spare book/ }).waitFor();
 });

@@ -48,6 +48,7 @@ test('a notebook is changed; a grid that is too large is not kept', async () => 
 	await reloaded(page);
 	expect(await across.inputValue()).toBe('23');
 	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await page.getByTestId('wish-1').click();
 	await page.getByText(/left 4 × 5 = 20 of 23/).waitFor();
 	expect(troubles).toEqual([]);
 });

@@ -135,8 +135,8 @@ describe('the month', () => {
 		if (!from || !to) throw new Error('no handle');
 		await page.mouse.move(from.x + 8, from.y + 8);
 		await page.mouse.down();
-		await page.mouse.move(from.x + 8, from.y + 60, { steps: 6 });
-		await page.mouse.move(to.x + 8, to.y + 30, { steps: 12 });
+		await page.mouse.move(from.x + 8, from.y + 20, { steps: 6 });
+		await page.mouse.move(to.x + 8, to.y + to.height / 2 + 4, { steps: 12 });
 		await page
 			.locator('ol[aria-label="Wishes"] li:nth-child(2):has-text("Cover")')
 			.waitFor({ state: 'attached' });

@@ -51,7 +51,7 @@ describe('three ways to fit the month', () => {
 		await way('Fewest pages').click();
 		await page.getByText(`${fewest} pages used`).waitFor();
 		// What the list stands in the way of is offered, and done only by a click.
-		await page.getByRole('button', { name: 'Move At a glance after Steps: 2 pages fewer' }).click();
+		await page.getByRole('button', { name: /^Move At a glance after .*: 2 pages fewer$/ }).click();
 		await page.getByText(`${fewest - 2} pages used`).waitFor();
 		await saved(page);
 		await undo();
