@@ -68,6 +68,17 @@ describe('three ways to fit the month', () => {
 		await saved(page);
 	});
 
+	test('what is free is kept for a picture with one click', async () => {
+		const free = page.getByRole('button', { name: /^A picture in the free / }).first();
+		const [, w, h] = /(\d+) × (\d+)/.exec((await free.textContent()) ?? '') ?? [];
+		await free.click();
+		// Its squares and minutes are told where it is opened, and its motif is what one types.
+		await page.getByText(`Lanterns on the quay: ${w} × ${h} squares`).waitFor();
+		await saved(page);
+		await undo();
+		await saved(page);
+	});
+
 	test('a week more or less is told in pages beside each choice', async () => {
 		await page
 			.getByTestId(/^wish-/)

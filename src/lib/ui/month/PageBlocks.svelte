@@ -76,5 +76,12 @@
 			{/each}
 		</ul>
 	{/if}
+	{#each desk.run.art.filter((area) => area.page === page) as { rect } (`${rect.x} ${rect.y}`)}
+		<button
+			class="button button-quiet min-h-8 px-1 text-sm text-ink-soft"
+			onclick={() => desk.keepForPicture(page, rect)}
+			>A picture in the free {rect.w} × {rect.h}</button
+		>
+	{/each}
 	{#if over.length > 0 && own.length === 0}<span class="sr-only">over the fold</span>{/if}
 </div>

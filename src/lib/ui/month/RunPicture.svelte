@@ -36,6 +36,12 @@
 	const on = (page: number) => (blocksOn[page] ?? []).map(({ block }) => block);
 	const namesOn = (page: number) => on(page).map(blockName);
 
+	/** More than a third of a page is told as what it is. */
+	function isLarge(number: number, { w, h }: Rect): boolean {
+		const page = desk.run.pages.find((one) => one.number === number);
+		return page !== undefined && 3 * w * h > page.columns * page.rows;
+	}
+
 	let list = $state<HTMLElement>();
 	let before: Run | undefined;
 	let starts = new Map<string, DOMRect>();
@@ -91,7 +97,8 @@
 								y={rect.y + rect.h / 2 + 0.6}
 								font-size="1.7"
 								text-anchor="middle"
-								class="fill-calm font-sans italic">for art</text
+								class="fill-calm font-sans italic"
+								>{isLarge(page, rect) ? `free: ${rect.w} × ${rect.h}` : 'for art'}</text
 							>
 						{/each}
 						{#each blocksOn[page] ?? [] as { block, rect }, index (index)}

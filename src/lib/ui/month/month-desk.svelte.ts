@@ -29,7 +29,7 @@ import {
 	without,
 	type Wish
 } from '$lib/core/wish';
-import { freeAfter, plannablePages, type Notebook } from '$lib/core/paper';
+import { freeAfter, plannablePages, type Notebook, type Rect } from '$lib/core/paper';
 import type { Beyond, Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { Saver } from '../keeping/saver.svelte';
@@ -271,6 +271,12 @@ export class MonthDesk {
 	/** Adds a copy of a wish at the end of the list, under an id that is free. */
 	addWish(like: Wish): void {
 		this.put(renamed(like, this.freeIds()));
+	}
+
+	/** Keeps free squares of a page for a picture. */
+	keepForPicture(page: number, rect: Rect): void {
+		const kind = kindById('picture');
+		if (kind) this.put({ ...begun(kind, this.freeIds()), pin: { page, ...rect } });
 	}
 
 	private put(wish: Wish): void {
