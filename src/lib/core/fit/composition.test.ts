@@ -129,7 +129,9 @@ describe('ordinary months', () => {
 			// Over spreads parting a page may take two.
 			if (seed % 2 === 0 || run.blocks.some(({ pieces }) => pieces.length > 1)) continue;
 			for (const { number } of run.pages) {
-				const here = ownBlocks(run).filter(({ pieces }) => pieces[0].page === number);
+				const here = ownBlocks(run).filter(
+					({ as, pieces }) => pieces[0].page === number && !kindById(as.kind)?.joins
+				);
 				const purposes = here.map(({ wish }) => purposeOf(plan, wish));
 				const changes = purposes.filter((one, at) => at > 0 && one !== purposes[at - 1]).length;
 				// Where the list goes to and fro, parting takes more than one.

@@ -261,7 +261,8 @@ describe.each(forms.map((form) => [form.id, form] as const))('%s keeps its word'
 			JSON.stringify(
 				rooms.map((room) => {
 					const [layout] = form.layouts(watched(setting), room);
-					return layout && [layout.room, layout.facts, layout.marks()];
+					// What the hand is told of it counts as well.
+					return layout && [layout.room, layout.facts, layout.why, layout.marks()];
 				})
 			);
 		for (const rule of form.rules) {

@@ -61,6 +61,8 @@
 		items: shown,
 		flipDurationMs: calm() ? 0 : 150,
 		type: 'wishes',
+		// Rows are of very unlike heights; what is dragged keeps its own, or it leaps away from the hand.
+		morphDisabled: true,
 		dropTargetStyle: host ? { outline: '2px dashed var(--calm)' } : {},
 		autoAriaDisabled: true,
 		zoneTabIndex: -1
