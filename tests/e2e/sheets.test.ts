@@ -97,15 +97,15 @@ test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: 
 		page.getByRole('button', {
 			name: new RegExp(`^Weather inside on page 69.* from dot ${place}$`)
 		});
-	await block('0, 0').focus();
+	await block('1, 0').focus();
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('Enter');
-	await block('0, 2').waitFor();
+	await block('1, 2').waitFor();
 	await page.keyboard.press('Control+z');
-	await block('0, 0').waitFor();
+	await block('1, 0').waitFor();
 	await page.keyboard.press('Control+y');
-	await block('0, 2').waitFor();
+	await block('1, 2').waitFor();
 
 	await visit(page, `${month}/guide/69`);
 	await page.getByRole('button', { name: 'Follow step by step' }).click();
