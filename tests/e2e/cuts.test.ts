@@ -134,7 +134,7 @@ test('a month with a window cover, a waterfall and a weekly set with tabs, from 
 	);
 	expect(seen.right.map(({ page }: { page: number }) => page)).toEqual([65, 67, 69]);
 	expect(seen.right[1].visible).toEqual([{ x: 22, y: 0, w: 3, h: 40 }]);
-}, 90_000);
+}, 180_000);
 
 async function back() {
 	const { page } = stage();
