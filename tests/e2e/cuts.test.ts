@@ -138,6 +138,15 @@ test('a month with a window cover, a waterfall and a weekly set with tabs, from 
 
 async function back() {
 	const { page } = stage();
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	// A link that is clicked while the page is being fitted anew may be clicked for nothing.
+	await expect
+		.poll(
+			async () => {
+				await page.getByRole('link', { name: 'Month', exact: true }).click();
+				return page.url();
+			},
+			{ interval: 3000, timeout: 60_000 }
+		)
+		.toMatch(/\/months\/[0-9a-f-]+$/);
 	return page;
 }
