@@ -49,9 +49,9 @@
 	]);
 
 	function ask(name: 'from' | 'book', value: string) {
-		const query = new URLSearchParams(page.url.searchParams);
-		query.set(name, value);
-		void goto(`?${query}`, { replaceState: true, keepFocus: true, noScroll: true });
+		const asked = { ...Object.fromEntries(page.url.searchParams), [name]: value };
+		const query = Object.entries(asked).map((one) => one.map(encodeURIComponent).join('='));
+		void goto(`?${query.join('&')}`, { replaceState: true, keepFocus: true, noScroll: true });
 	}
 
 	function chooseBook(id: string) {
