@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import { often } from '../../../../../tests/support/effort';
 import { anyPlan, planWith } from '../../../../../tests/support/arbitraries';
 import { brokenRules } from '../../../../../tests/support/judge';
+import type { Wish } from '../../wish';
 import { laysOf, ownBlocks, planRun, summaryOf, type Lay, type Plan, type Run } from '..';
 
 const moved = (lays: readonly Lay[], run: Run) =>
@@ -61,6 +62,23 @@ test('what was to face something that is gone keeps its place in the order', () 
 	const run = planRun({ ...plan, lately });
 	expect(brokenRules(plan, run)).toEqual([]);
 	expect(pageOf(run, 'a')).toBeLessThan(pageOf(run, 'b'));
+});
+
+test('what asks to face another from both pages keeps its place in the order', () => {
+	const over = (id: string): Wish => ({
+		id,
+		kind: 'composed',
+		span: 'spread',
+		members: [{ id: `${id} tasks`, kind: 'tasks' }]
+	});
+	const plan = planWith([
+		{ id: 'cover', kind: 'cover' },
+		over('first'),
+		{ ...over('second'), facing: 'cover' }
+	]);
+	const first = planRun(plan).blocks.find(({ wish }) => wish === 'first')?.pieces[0].page ?? 0;
+	const lately = [{ wish: 'first', page: first + 2 }];
+	expect(brokenRules(plan, planRun({ ...plan, lately }))).toEqual([]);
 });
 
 test('what is left stays where it lay, where that costs nothing', () => {

@@ -1,5 +1,5 @@
 import type { Wish } from '../../wish';
-import { isFiller } from '../choices/choices';
+import { isFiller, mayFace } from '../choices/choices';
 import { ownBlocks, type Block, type Plan, type Run } from '../plan/plan';
 
 /** More wishes than these are not tried to be held. */
@@ -51,11 +51,15 @@ export interface Priced {
 
 /** Whether nothing but its place in the list says where a wish stands. */
 function isLoose(plan: Plan, wish: Wish): boolean {
-	// Who is to be faced may be gone, and weekly pages face nothing.
-	const faced = plan.wishes.some(
-		({ id, facing, weeks }) =>
-			id !== wish.id && !weeks && (id === wish.facing || facing === wish.id)
-	);
+	// Who is to be faced may be gone, and what is on both pages or on many faces nothing.
+	const faced =
+		mayFace(wish) &&
+		plan.wishes.some(
+			(other) =>
+				other.id !== wish.id &&
+				mayFace(other) &&
+				(other.id === wish.facing || other.facing === wish.id)
+		);
 	return !wish.pin && !wish.weeks && !faced && !isFiller(plan, wish);
 }
 
