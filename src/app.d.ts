@@ -1,5 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import type { Person } from '$lib/core/fit';
+import type { Wish } from '$lib/core/wish';
 import type { Store } from '$lib/server/shelf/store';
 
 declare global {
@@ -7,6 +8,8 @@ declare global {
 		interface PageData {
 			/** Address of a calendar that has answered before. */
 			calendar?: string;
+			/** Kinds that the person has made. */
+			ownKinds?: readonly { readonly id: string; readonly name: string; readonly wish: Wish }[];
 		}
 		interface Locals {
 			store: Store;

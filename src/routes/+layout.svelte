@@ -26,7 +26,7 @@
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-field focus:p-2"
 	>To the content</a
 >
-<div class="flex min-h-dvh flex-col">
+<div class="flex min-h-dvh flex-col max-md:pb-12 print:pb-0">
 	<Masthead months={data.months} theme={data.theme} />
 	<UnkeptNotices {keeping} />
 	{@render children()}

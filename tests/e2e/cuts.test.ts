@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
-import { onStage, saved, visit } from './stage';
+import { onStage, saved, toPlan, visit } from './stage';
 
 const stage = onStage();
 
@@ -142,7 +142,7 @@ async function back() {
 	await expect
 		.poll(
 			async () => {
-				await page.getByRole('link', { name: 'Month', exact: true }).click();
+				await toPlan(page);
 				return page.url();
 			},
 			{ interval: 3000, timeout: 60_000 }

@@ -1,5 +1,5 @@
 import { test } from 'vitest';
-import { onStage, saved, visit } from './stage';
+import { onStage, saved, toPlan, visit } from './stage';
 
 const stage = onStage();
 
@@ -21,7 +21,7 @@ test('a block is moved and sized by keyboard, pinned, and taken back', async () 
 	await page.keyboard.press('Shift+ArrowDown');
 	await page.getByText(/Sleep from \(0, 2\), 28 × 37/).waitFor();
 	await page.keyboard.press('Escape');
-	await page.getByText('Point at a dot to count to it.').waitFor();
+	await page.getByText('Click a dot to see its count.').waitFor();
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('Enter');
 	await page.getByRole('button', { name: sleep('0, 1') }).waitFor();
@@ -62,7 +62,7 @@ test('dragging shows what is beside the block, and what it covers gives way', as
 
 async function reopened() {
 	const { page } = stage();
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await toPlan(page);
 	return page;
 }
 
@@ -144,7 +144,7 @@ test('one finger turns the pages, but not while it looks at a part of them', asy
 	await page.getByRole('heading', { name: 'Pages 72 and 73' }).waitFor();
 	await wipe(200);
 	await page.getByRole('heading', { name: 'Pages 70 and 71' }).waitFor();
-	await page.getByRole('button', { name: 'Closer' }).click();
+	await page.getByRole('button', { name: 'Zoom in' }).click();
 	await page.getByText('150 %').waitFor();
 	await wipe(-200);
 	await page.getByRole('button', { name: 'Whole spread' }).click();

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest';
 import type { Browser } from 'playwright';
 import { type App, startApp } from './app';
 import { launch, openWindow } from './chromium';
-import { reloaded, saved, visit } from './stage';
+import { reloaded, saved, toPlan, visit } from './stage';
 
 let app: App;
 let browser: Browser;
@@ -39,7 +39,7 @@ test('someone new has a drawn month in a few steps, in a notebook of their own n
 test('a notebook is changed; a grid that is too large is not kept', async () => {
 	const { page, troubles } = await openWindow(browser);
 	await visit(page, `${app.address}/notebooks`);
-	await page.getByRole('link', { name: 'Change' }).click();
+	await page.getByRole('main').getByRole('link').nth(1).click();
 	const across = page.getByLabel('Squares across');
 	await across.fill('23');
 	await saved(page);
@@ -47,7 +47,7 @@ test('a notebook is changed; a grid that is too large is not kept', async () => 
 	await page.getByText('Not saved until the marked number is put right').waitFor();
 	await reloaded(page);
 	expect(await across.inputValue()).toBe('23');
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await toPlan(page);
 	await page.getByTestId('wish-1').click();
 	await page.getByText(/left 4 × 5 = 20 of 23/).waitFor();
 	expect(troubles).toEqual([]);

@@ -262,7 +262,7 @@ test('a month that is planned already is changed by what is ticked, and changed 
 	await page.getByRole('button', { name: 'Change May 2027' }).click();
 	await page.getByText('May 2027 has 3 changes now.').waitFor();
 	expect(await habits()).toBe((before ?? 0) - 2);
-	await page.getByRole('button', { name: 'Undo' }).last().click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
 	await expect.poll(habits).toBe(before);
 });
 

@@ -10,9 +10,9 @@ beforeEach(() => {
 	({ page } = stage());
 });
 
-const wishNames = () => page.locator('ol[aria-label="Wishes"] .font-serif').allTextContents();
+const wishNames = () => page.locator('ol[aria-label="Wishes"] [data-name]').allTextContents();
 const toKinds = async () => {
-	await page.getByRole('link', { name: 'Kinds' }).click();
+	await page.getByRole('link', { name: 'All kinds of pages, drawn' }).click();
 	await page.getByRole('heading', { name: 'What could you keep?' }).waitFor();
 };
 
@@ -32,14 +32,14 @@ test('every kind is drawn on the person’s own paper, and is found by search', 
 test('a kind is changed beside its drawing, kept as one’s own, and added by one key', async () => {
 	await toKinds();
 	await page.getByRole('button', { name: /^Exercise log/ }).click();
-	const aside = page.getByRole('complementary', { name: 'The chosen kind' });
+	const aside = page.getByRole('region', { name: 'The chosen kind' });
 	await aside
 		.getByText('16 of 40 down')
 		.or(aside.getByText(/10 rows/))
 		.first()
 		.waitFor();
 	await aside.getByLabel('Title', { exact: true }).fill('Sourdough log');
-	await aside.getByLabel(/^Columns, one a line/).fill('Loaf 8\nHours 3');
+	await aside.getByLabel(/^Columns, one per line/).fill('Loaf 8\nHours 3');
 	await aside.getByText('Loaf 8 + Hours 3 = 11').waitFor();
 	await aside.getByText('Keep it as a kind of your own').click();
 	await aside.getByLabel('Called').fill('Sourdough log');
@@ -49,8 +49,8 @@ test('a kind is changed beside its drawing, kept as one’s own, and added by on
 	await own.focus();
 	await page.keyboard.press('a');
 	await saved(page);
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
-	expect(await wishNames()).toContain('Sourdough log');
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
+	await expect.poll(wishNames).toContain('Sourdough log');
 	// Two of 11 are 24 wide with their gap: alone on a page each gives 2 of the other 4 squares to its words.
 	await page.getByText('Loaf 10 + Hours 3 = 13').waitFor();
 });
@@ -60,13 +60,13 @@ test('what else a wish could be is drawn, chosen with one click and taken back',
 		.getByTestId(/^wish-/)
 		.filter({ has: page.getByText('Habits', { exact: true }) });
 	await habits.click();
-	await page.getByText('What else could it be?').click();
+	await page.getByText('Try another layout').click();
 	await page
 		.getByRole('button', { name: /^Strips, drawn|^Strips/ })
 		.first()
 		.click();
 	await page.getByText('7 + 12 + 12 = 31 days, 5 squares for the name').first().waitFor();
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await page.getByText('3 × 7 + 2 gaps of 3 = 27 of 28 across').first().waitFor();
 	await saved(page);
 });
@@ -83,8 +83,8 @@ test('a misfit offers changes that were tried out', async () => {
 		.first()
 		.click();
 	await page.getByText('It would fit with').waitFor({ state: 'detached' });
-	await page.getByRole('button', { name: 'Undo' }).click();
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await saved(page);
 });
 
@@ -114,7 +114,7 @@ test('events come from a calendar file, and garbage is refused in words', async 
 	await page.getByText('2 events were taken.').waitFor();
 	await page.getByText('busiest day: date 1 + 1 event = 2 of 6').waitFor();
 	expect(await page.locator('svg text', { hasText: 'Choir' }).count()).toBe(2);
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await saved(page);
 });
 

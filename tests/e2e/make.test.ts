@@ -16,7 +16,7 @@ beforeEach(async () => {
 	});
 	const { id } = (await made.json()) as { id: string };
 	month = `${app.address}/months/${id}`;
-	await visit(page, `${month}/make`);
+	await visit(page, `${month}/draw`);
 	await page.getByRole('heading', { name: /^Sitting 1 of/ }).waitFor();
 });
 
@@ -34,7 +34,7 @@ test('a sitting is worked through, with what dries, and goes on after a reload',
 	await now().getByText('Pencil boxes for the letters').waitFor();
 	await page.keyboard.press(' ');
 	await now().getByText('Rule all lines').waitFor();
-	await now().getByRole('button', { name: 'Done: next' }).click();
+	await now().getByRole('button', { name: 'Done' }).click();
 	// The letters wait for the lines, and nobody turns the page.
 	await now().getByRole('timer').filter({ hasText: 'until “rule all lines” is dry' }).waitFor();
 	await page.getByText('Do not turn or touch page 63 yet.').waitFor();
@@ -131,7 +131,7 @@ test('a spread is given to another sitting, also for whoever looks from elsewher
 	await kept;
 	// What a tablet ticks off beside the book is known here, too.
 	const tablet = await context.newPage();
-	await visit(tablet, `${month}/make`);
+	await visit(tablet, `${month}/draw`);
 	await tablet.evaluate(() => localStorage.clear());
 	await reloaded(tablet);
 	await tablet.getByRole('button', { name: 'After →' }).click();
@@ -160,7 +160,7 @@ test('a page that is spoilt is left out, what is begun stays, and undo takes it 
 		return await svg.text();
 	};
 	expect(await pagesOf()).toContain('spoilt');
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await spread.waitFor();
 });
 
@@ -168,7 +168,7 @@ test('what the test page showed of an ink is minded at its steps', async () => {
 	await page.getByText('With what').click();
 	await choose(page, /^Rule: on the back/, 'bleeds through');
 	await page.keyboard.press('Escape');
-	await now().getByRole('button', { name: 'Done: next' }).click();
+	await now().getByRole('button', { name: 'Done' }).click();
 	await now()
 		.getByText(/want nothing on page 64 behind/)
 		.waitFor();

@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
-import { choose, onStage, reloaded, saved, visit } from './stage';
+import { addKind, choose, onStage, reloaded, saved, toPlan, unfold, visit } from './stage';
 
 const stage = onStage('/', { wishes: 7 });
 let page: Page;
@@ -12,24 +12,25 @@ beforeEach(() => {
 const inside = (name: string) =>
 	page
 		.getByRole('list', { name: `In ${name}` })
-		.locator('.font-serif')
+		.locator('[data-name]')
 		.allTextContents();
 const row = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}`) }).first();
 const undo = () => page.getByRole('button', { name: 'Undo', exact: true }).click();
 
 test('something is put beside the calendar, told its room, and given a page of its own', async () => {
 	await page.locator('[data-wish="calendar"]').click();
-	await page.getByRole('button', { name: 'Put something with it' }).click();
-	await page.getByRole('menuitem', { name: /^Goals/ }).click();
+	await addKind(page, 'Goals', 'page');
 	await expect.poll(() => inside('Month calendar')).toEqual(['Watches', 'To bake', 'Goals']);
 	// The new member is open, and says where it lives.
-	await choose(page, /^There it stands/, 'right of the grid');
+	await unfold(page, 'Place and priority');
+	await choose(page, /^Position there/, 'right of the grid');
 	const grid = page.getByRole('img', { name: /^Pages 64 and 65/ });
 	await grid.locator('text', { hasText: 'Goals' }).waitFor();
 	await saved(page);
 	await reloaded(page);
 	await page.locator('[data-wish="goals"]').click();
-	await choose(page, /^Lives/, 'a place of its own');
+	await unfold(page, 'Place and priority');
+	await choose(page, /^Place/, 'a place of its own');
 	await expect.poll(() => inside('Month calendar')).toEqual(['Watches', 'To bake']);
 	await saved(page);
 	await undo();
@@ -81,6 +82,8 @@ test('on the page desk a member moves inside its room and stays there', async ()
 	await page
 		.getByRole('button', { name: /^Letters on page 66, 7 × 8 squares from dot 19, 13/ })
 		.waitFor();
+	await page.getByRole('button', { name: /^Letters on page 66/ }).click();
+	await unfold(page, 'Place and priority');
 	await page.getByRole('button', { name: 'Let it move again' }).click();
 	await page
 		.getByRole('button', { name: /^Letters on page 66, 7 × 8 squares from dot 20, 13/ })
@@ -102,12 +105,13 @@ test('a composed page comes with what it is made of, and a name of one’s own',
 	await row('Health').waitFor();
 	// One of them over both pages makes a spread of it.
 	await page.locator('[data-wish^="steps"]').last().click();
-	await choose(page, /^There it stands/, 'over both pages');
-	await page.getByRole('button', { name: /^Health Health page p. \d+–\d+/ }).waitFor();
+	await unfold(page, 'Place and priority');
+	await choose(page, /^Position there/, 'over both pages');
+	await page.getByRole('button', { name: /^Health page \d+–\d+/ }).waitFor();
 	await saved(shown);
 });
 
 async function back() {
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await toPlan(page);
 	return page;
 }

@@ -3,7 +3,7 @@ import type { BrowserContext, Page } from 'playwright';
 import { readPdf } from '../support/read-pdf';
 import type { App } from './app';
 import { watch } from './chromium';
-import { choose, drawn, onStage, reloaded, saved, visit } from './stage';
+import { addKind, choose, drawn, onStage, reloaded, saved, toGuide, toPlan, visit } from './stage';
 
 const stage = onStage();
 let app: App;
@@ -15,18 +15,15 @@ beforeEach(() => {
 });
 
 const wishNames = () =>
-	page.locator('ol[aria-label="Wishes"] > li > div .font-serif').allTextContents();
-const addWish = async (name: string) => {
-	await page.getByRole('button', { name: 'Add a page' }).click();
-	await page.getByRole('menuitem', { name }).click();
-};
+	page.locator('ol[aria-label="Wishes"] > li > div [data-name]').allTextContents();
+const addWish = (name: string) => addKind(page, name);
 /** The row of a wish, by its name. */
 const wish = (name: string) =>
 	page
 		.getByTestId(/^wish-/)
 		.filter({ has: page.getByText(name, { exact: true }) })
 		.first();
-const undo = () => page.getByRole('button', { name: 'Undo' }).click();
+const undo = () => page.getByRole('button', { name: 'Undo', exact: true }).click();
 
 describe('the month', () => {
 	test('opens on the demo month, fitted and drawn', async () => {
@@ -88,7 +85,7 @@ describe('the month', () => {
 
 	test('what is added, changed and moved is kept, drawn, and can be taken back', async () => {
 		await addWish('Habit trackers');
-		await page.getByLabel('Names, one a line').fill('Oil the bellows\nKnead');
+		await page.getByLabel('Names, one per line').fill('Oil the bellows\nKnead');
 		await drawn(page, 'Knead');
 		await saved(page);
 		await reloaded(page);
@@ -112,7 +109,7 @@ describe('the month', () => {
 		await wish('Quote').click();
 		await page.keyboard.press('Delete');
 		await saved(page);
-		await page.getByRole('link', { name: 'What it was before' }).click();
+		await page.getByRole('link', { name: 'Earlier' }).click();
 		const first = page.getByRole('listitem').filter({ hasText: 'took away' });
 		await first.first().getByText('14 wishes').waitFor();
 		await first.first().getByRole('link').click();
@@ -166,7 +163,7 @@ describe('the month', () => {
 		await field.fill('-3');
 		await page.getByText('-3 is out of range: type a whole number from 1 to 300.').waitFor();
 		expect(await field.getAttribute('aria-invalid')).toBe('true');
-		expect(await page.getByRole('button', { name: 'Undo' }).isDisabled()).toBe(true);
+		expect(await page.getByRole('button', { name: 'Undo', exact: true }).isDisabled()).toBe(true);
 	});
 
 	test('another month and week start are drawn at once', async () => {
@@ -240,7 +237,7 @@ describe('the page desk and the guide', () => {
 	});
 
 	test('the guide steps through a page by keyboard', async () => {
-		await page.getByRole('link', { name: 'Guide' }).click();
+		await toGuide(page);
 		await page.getByRole('heading', { name: 'Page 62, dot by dot' }).waitFor();
 		await page.keyboard.press('ArrowRight');
 		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
@@ -256,11 +253,11 @@ describe('the page desk and the guide', () => {
 	});
 
 	test('a page is followed to its end, ticks are kept over a reload, and it is looked over', async () => {
-		await page.getByRole('link', { name: 'Guide' }).click();
+		await toGuide(page);
 		await page.getByRole('button', { name: 'Follow step by step' }).click();
 		const status = page.getByText(/^Step \d+ of \d+, \d+ done$/);
 		const of = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1]);
-		await page.getByRole('button', { name: 'Done: next' }).click();
+		await page.getByRole('button', { name: 'Done' }).click();
 		await page.keyboard.press(' ');
 		await page.getByText(`Step 3 of ${of}, 2 done`).waitFor();
 		await reloaded(page);
@@ -274,14 +271,14 @@ describe('the page desk and the guide', () => {
 		await page.getByText('It is marked as drawn and stays as it is.').waitFor();
 		await page.getByRole('link', { name: 'Go on with page 63' }).click();
 		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
-		await page.getByRole('link', { name: 'Month', exact: true }).click();
+		await toPlan(page);
 		await page.getByRole('button', { name: 'Undo', exact: true }).click();
 		await saved(page);
-		await page.getByRole('link', { name: 'Guide' }).click();
+		await toGuide(page);
 		await page.getByRole('heading', { name: 'Page 62, dot by dot' }).waitFor();
 		await page.getByRole('button', { name: 'Mark it as drawn in the book' }).waitFor();
 		await page.getByRole('button', { name: 'Follow step by step' }).click();
-		await page.getByRole('button', { name: 'Begin this page anew' }).click();
+		await page.getByRole('button', { name: 'Restart page' }).click();
 		await page.getByText(/0 done$/).waitFor();
 		await page.getByRole('button', { name: 'Show all steps' }).click();
 		await page.getByRole('radio', { name: 'dots' }).click();
@@ -292,7 +289,7 @@ describe('the page desk and the guide', () => {
 	});
 
 	test('tick strips of one page and of all pages are printed from the guide', async () => {
-		await page.getByRole('link', { name: 'Guide' }).click();
+		await toGuide(page);
 		await choose(page, /^Paper/, 'US Letter');
 		await page.keyboard.press('Escape');
 		await page.getByRole('navigation', { name: 'Pages of the run' }).getByText('63').click();
@@ -329,7 +326,7 @@ test('notebooks and months are deleted and brought back', async () => {
 	await page.getByRole('heading', { name: 'June 2027' }).waitFor();
 	await visit(page, `${app.address}/months`);
 	await page.getByRole('button', { name: 'Delete June 2027' }).click();
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await page.getByRole('link', { name: 'June 2027' }).waitFor();
 	await page.getByRole('button', { name: 'Delete June 2027' }).click();
 	await page.getByRole('button', { name: 'Bring back June 2027' }).waitFor();

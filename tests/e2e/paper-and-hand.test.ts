@@ -5,7 +5,7 @@ import type { BrowserContext, Page } from 'playwright';
 import { dotMm, type Notebook } from '../../src/lib/core/paper';
 import { readPdf } from '../support/read-pdf';
 import type { App } from './app';
-import { choose, drawn, onStage, saved, visit } from './stage';
+import { choose, drawn, onStage, saved, toPlan, toSheets, visit } from './stage';
 
 const stage = onStage('/notebooks');
 let app: App;
@@ -21,7 +21,7 @@ test('an odd notebook is measured, and its pages lie exactly on its dots', async
 	await page
 		.getByRole('listitem')
 		.filter({ hasText: 'volume 3' })
-		.getByRole('link', { name: 'Change' })
+		.getByRole('link', { name: /^Ferry log/ })
 		.click();
 	await page.getByRole('link', { name: 'Measure it with a ruler' }).click();
 	await page.getByRole('heading', { name: /^Measure/ }).waitFor();
@@ -52,8 +52,8 @@ test('an odd notebook is measured, and its pages lie exactly on its dots', async
 	await page.getByText('they disagree by 1.75 mm').waitFor();
 	await saved(page);
 
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
-	await page.getByRole('link', { name: 'Sheets' }).click();
+	await toPlan(page);
+	await toSheets(page);
 	const print = page.getByRole('link', { name: 'PDF, page by page' });
 	const href = await print.getAttribute('href');
 	const response = await context.request.get(`${app.address}${href}`);
@@ -88,7 +88,7 @@ test('the book says what is left of it, and its paper what it bears', async () =
 	await page
 		.getByRole('listitem')
 		.filter({ hasText: 'volume 3' })
-		.getByRole('link', { name: 'Change' })
+		.getByRole('link', { name: /^Ferry log/ })
 		.click();
 	await page.getByRole('heading', { name: 'Pages of the book' }).waitFor();
 	await page.getByText(/more months? like these fits?/).waitFor();
@@ -100,7 +100,7 @@ test('the book says what is left of it, and its paper what it bears', async () =
 	await page.getByRole('button', { name: 'Add such a page' }).click();
 	await page.getByLabel('page', { exact: true }).fill('63');
 	await saved(page);
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await toPlan(page);
 	// Page 63 is spoilt now, so what stood there has moved.
 	await page.getByRole('img', { name: /^Pages 64 and 65/ }).waitFor();
 	expect(await page.getByText(/^p\. 63/).count()).toBe(0);
@@ -111,7 +111,7 @@ test('a measured hand is kept and shortens what does not fit', async () => {
 	await page.getByLabel('Words took').fill('54');
 	await page.getByText('54 ÷ 54 = 1 to the square').waitFor();
 	await saved(page);
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await toPlan(page);
 	await page
 		.getByTestId(/^wish-/)
 		.filter({ has: page.getByText('Habits', { exact: true }) })
@@ -151,7 +151,7 @@ test('a printer that shrinks is corrected for', async () => {
 	await page.getByLabel('Bar across measures').fill('98,5');
 	await page.getByRole('button', { name: 'Keep this printer' }).click();
 	await page.getByText('sheets are made 101.52 % across and 100 % down').waitFor();
-	await page.getByRole('link', { name: 'Sheets' }).click();
+	await toSheets(page);
 	await choose(page, /^Printer/, 'Hall printer');
 	const href = await page.getByRole('link', { name: 'PDF, page by page' }).getAttribute('href');
 	const response = await context.request.get(`${app.address}${href}`);
@@ -194,6 +194,6 @@ test('letters without a font are told, and a font of one’s own writes them', a
 
 	await open('/notebooks/hand');
 	await away.click();
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await away.waitFor();
 });

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, expect, test } from 'vitest';
 import { readPdf } from '../support/read-pdf';
 import { type App, startApp } from './app';
 import { openWindow } from './chromium';
-import { onStage, reloaded, visit } from './stage';
+import { onStage, reloaded, toPlan, toSheets, visit } from './stage';
 
 const stage = onStage();
 /** Another address of this machine, as one on a network would be. */
@@ -16,7 +16,7 @@ afterAll(() => empty.stop());
 
 test('a month saved as a file is opened in an empty Horarium and is the same run', async () => {
 	const { elsewhere, page } = stage();
-	await page.getByRole('link', { name: 'Sheets' }).click();
+	await toSheets(page);
 	const download = page.waitForEvent('download');
 	await page.getByRole('link', { name: 'Save this month as a file' }).click();
 	const file = await (await download).path();
@@ -27,7 +27,7 @@ test('a month saved as a file is opened in an empty Horarium and is the same run
 	await other.page.getByLabel(/^A file that was saved from Horarium/).setInputFiles(file);
 	await other.page.getByText(/planned for “Ferry log, volume 3”/).waitFor();
 	await other.page.getByRole('button', { name: 'Take it' }).click();
-	await other.page.getByText('22 pages used').waitFor();
+	await other.page.getByText('22 pages,').waitFor();
 	const run = (where: typeof page) =>
 		where
 			.locator('[aria-label="The run of pages"] ol a svg')
@@ -37,12 +37,12 @@ test('a month saved as a file is opened in an empty Horarium and is the same run
 					[...picture.querySelectorAll('path')].map((path) => path.getAttribute('d'))
 				])
 			);
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
-	await page.getByText('22 pages used').waitFor();
+	await toPlan(page);
+	await page.getByText('22 pages,').waitFor();
 	expect(await run(other.page)).toEqual(await run(page));
 
 	// What it writes is what it read.
-	await other.page.getByRole('link', { name: 'Sheets' }).click();
+	await toSheets(other.page);
 	const again = other.page.waitForEvent('download');
 	await other.page.getByRole('link', { name: 'Save this month as a file' }).click();
 	const [first, second] = await Promise.all(

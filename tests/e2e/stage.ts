@@ -106,6 +106,39 @@ export async function choose(
 	await list.waitFor({ state: 'hidden' });
 }
 
+/** Adds a kind by the field above the list, or to what a page holds by the field beside the page. */
+export async function addKind(page: Page, name: string, to: 'month' | 'page' = 'month') {
+	const field = page.getByTestId(to === 'month' ? 'add-wish' : 'add-member');
+	await field.click();
+	await field.fill(name);
+	await page
+		.getByRole('option', { name: new RegExp(`^${name}`) })
+		.first()
+		.click();
+}
+
+/** Opens what is folded among the settings of the chosen wish, or elsewhere. */
+export async function unfold(page: Page, words: string) {
+	const folded = page.locator('details:not([open]) > summary', { hasText: words });
+	if ((await folded.count()) > 0) await folded.first().click();
+}
+
+/** Goes back to the plan. */
+export const toPlan = (page: Page) => page.getByRole('link', { name: 'Plan', exact: true }).click();
+
+/** Goes to where the month is printed and saved, by its menu. */
+export async function toSheets(page: Page) {
+	await page.getByTestId('month-menu').click();
+	await page.getByRole('menuitem', { name: /^Print, save or share/ }).click();
+	await page.getByRole('heading', { name: 'Sheets' }).waitFor();
+}
+
+/** Goes to the counting guide, by way of what is drawn tonight. */
+export async function toGuide(page: Page) {
+	await page.getByRole('link', { name: 'Draw', exact: true }).click();
+	await page.getByRole('link', { name: 'Counting guide' }).click();
+}
+
 /** Goes to a page and waits until its controls answer. */
 export async function visit(page: Page, address: string): Promise<void> {
 	await page.goto(address, { waitUntil: 'commit' });

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import demoMonth from '../../demo/month.json';
-import { choose, onStage, saved, visit } from './stage';
+import { addKind, choose, onStage, saved, toPlan, unfold, visit } from './stage';
 
 const stage = onStage();
 
@@ -20,7 +20,7 @@ test('a set of eight boxes gets a head across the top, a foot and tasks in it, e
 		.getByRole('radiogroup', { name: 'Head' })
 		.getByRole('radio', { name: 'across the top' })
 		.click();
-	const ruled = page.getByRole('region', { name: 'How it is ruled' });
+	const ruled = page.getByRole('region', { name: 'Layout' });
 	await ruled.getByText('More', { exact: true }).click();
 	await ruled.getByLabel('Rows kept free below the days').fill('8');
 	await choose(page, /^Days are framed by/, 'corners');
@@ -30,17 +30,12 @@ test('a set of eight boxes gets a head across the top, a foot and tasks in it, e
 		.first()
 		.waitFor();
 
-	await page
-		.getByRole('button', { name: /^Put something with it/ })
-		.first()
-		.click();
-	await page.getByRole('menuitem', { name: 'Tasks' }).click();
-	await choose(page, /^There it stands/, 'below the days, on the left page');
+	await addKind(page, 'Tasks', 'page');
+	await unfold(page, 'Place and priority');
+	await choose(page, /^Position there/, 'below the days, on the left page');
 	await saved(page);
 	// Four whole weeks in May 2027, each with its tasks.
-	await expect
-		.poll(() => page.getByRole('button', { name: /^Tasks.*on page \d+$/ }).count())
-		.toBe(4);
+	await expect.poll(() => page.getByRole('link', { name: /^Pages.*Tasks/ }).count()).toBe(4);
 });
 
 test('beside a door the set has a room that is seen all through it', async () => {
@@ -55,24 +50,20 @@ test('beside a door the set has a room that is seen all through it', async () =>
 	await page
 		.getByRole('button', { name: 'Change Side door of 10, leaves from 75 to 80' })
 		.waitFor();
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await toPlan(page);
 	await saved(page);
 	await openWish('Weekly pages');
-	await page
-		.getByRole('button', { name: /^Put something with it/ })
-		.first()
-		.click();
-	await page.getByRole('menuitem', { name: 'Task bank' }).click();
-	await choose(page, /^There it stands/, 'seen all through the set, on the left');
+	await addKind(page, 'Task bank', 'page');
+	await unfold(page, 'Place and priority');
+	await choose(page, /^Position there/, 'seen all through the set, on the left');
 	await saved(page);
 	// Drawn once, on the whole page before the cut leaves.
 	await page
-		.getByRole('button', { name: /on page 74$/ })
-		.filter({ hasText: /Task bank/i })
+		.getByRole('button', { name: /^Task bank.* on page 74/ })
+		.first()
 		.waitFor();
-	await expect
-		.poll(() => page.getByRole('button', { name: /Task bank.*on page \d+$/i }).count())
-		.toBe(1);
+	await page.keyboard.press('Escape');
+	await expect.poll(() => page.getByRole('link', { name: /^Pages.*Task bank/ }).count()).toBe(1);
 });
 
 test('each kind of set is a choice or two away, and its guide rules it', async () => {
@@ -83,33 +74,31 @@ test('each kind of set is a choice or two away, and its guide rules it', async (
 	const { id } = await made.json();
 	await visit(page, `${app.address}/months/${id}`);
 	await openWish('Weekly pages');
-	const said = (words: RegExp) => page.getByTestId('wish-0').filter({ hasText: words }).waitFor();
+	const said = (words: RegExp) =>
+		page.getByRole('region', { name: 'The chosen wish' }).filter({ hasText: words }).waitFor();
 	const take = (group: string, name: string | RegExp) =>
 		page.getByRole('radiogroup', { name: group }).getByRole('radio', { name }).click();
 
 	// Saturday and Sunday, and Monday at the end, are days of short weeks.
 	await said(/6\s+weeks on 10 pages/);
-	await choose(page, /^Ruled as/, 'Week in staggered boxes');
+	await choose(page, /^Layout/, 'Week in staggered boxes');
 	await page.getByRole('link', { name: /^Pages 64 and 65: Weekly pages, week 2/ }).waitFor();
-	await choose(page, /^Ruled as/, 'Half a page a day');
+	await choose(page, /^Layout/, 'Half a page a day');
 	await said(/6\s+weeks on 18 pages/);
-	await choose(page, /^Ruled as/, 'Week in boxes');
+	await choose(page, /^Layout/, 'Week in boxes');
 	await take('Pages a week', /^1/);
 	await said(/6\s+weeks on 6 pages/);
 
-	await choose(page, /^Ruled as/, 'Week in columns');
+	await choose(page, /^Layout/, 'Week in columns');
 	await take('Pages a week', /^2/);
 	await take('Columns', 'one over the fold');
-	await page.getByLabel(/^Parts of a day/).fill('Events 12\nTasks 16');
+	await page.getByLabel(/^Day sections/).fill('Events 12\nTasks 16');
 	await said(/6\s+weeks on 10 pages.*= 8 wide/s);
-	await page.getByLabel(/^Parts of a day/).fill('');
+	await page.getByLabel(/^Day sections/).fill('');
 
-	await choose(page, /^Ruled as/, 'Week in rows');
-	await page.getByRole('button', { name: /^Put something with it/ }).click();
-	await page.getByRole('menuitem', { name: /^Quote/ }).click();
-	await expect
-		.poll(() => page.getByRole('button', { name: /^Quote.*on page \d+$/ }).count())
-		.toBe(4);
+	await choose(page, /^Layout/, 'Week in rows');
+	await addKind(page, 'Quote', 'page');
+	await expect.poll(() => page.getByRole('link', { name: /^Pages.*Quote/ }).count()).toBe(4);
 	expect(await page.getByText(/have no place/).count()).toBe(0);
 
 	// Weeks 2 to 4 behind an upper door, and a tab on each leaf of the set.
@@ -130,7 +119,7 @@ test('each kind of set is a choice or two away, and its guide rules it', async (
 		await page.keyboard.press('Escape');
 		await visit(page, `${app.address}/months/${id}/pages/${open}`);
 		await page.getByRole('button', { name: new RegExp(`^Remove ${cut}`) }).click();
-		await page.getByRole('link', { name: 'Month', exact: true }).click();
+		await toPlan(page);
 		await saved(page);
 	}
 });

@@ -1,6 +1,6 @@
 import type { Page } from 'playwright';
 import { expect, test } from 'vitest';
-import { onStage, reloaded, saved, visit } from './stage';
+import { onStage, reloaded, saved, toPlan, visit } from './stage';
 
 const stage = onStage('/', { wishes: 2 });
 
@@ -23,15 +23,15 @@ async function kept(page: Page) {
 
 async function walkTo(page: Page, name: string) {
 	await page.getByRole('link', { name, exact: true }).click();
-	await page.waitForURL(/\/(kinds|notebooks|sheets)$/);
+	await page.waitForURL(/\/(keep|notebooks)$/);
 }
 
 test('what could not be saved is carried along to other screens, and saved when it can be', async () => {
 	const { page, app } = stage();
 	await retitle(page, 'BEFORE');
 	// The other screen is loaded before the server goes away.
-	await walkTo(page, 'Kinds');
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await walkTo(page, 'Keep');
+	await toPlan(page);
 	await app.crash(async () => {
 		await retitle(page, 'WAITING');
 		await page.getByText('May 2027 is not saved.').waitFor();
@@ -53,12 +53,12 @@ test('what is refused is told on every screen until it is put right or let go', 
 	);
 	await retitle(page, 'REFUSED');
 	await page.getByText('wishes[0].title is odd.').waitFor();
-	await walkTo(page, 'Notebook');
+	await walkTo(page, 'Books');
 	await page.getByText('May 2027 is not saved. wishes[0].title is odd.').waitFor();
 	await page.unroute('**/app/months/*');
 	await page.getByRole('button', { name: 'Try again' }).click();
 	await page.getByText('May 2027 is not saved.').waitFor({ state: 'detached' });
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await toPlan(page);
 	await saved(page);
 	expect(await kept(page)).toBe('REFUSED');
 });
@@ -98,7 +98,7 @@ test('a month deleted in another window is brought back as it stands here', asyn
 	await page.getByRole('button', { name: 'Bring it back as it is here' }).click();
 	await saved(page);
 	expect(await kept(page)).toBe('AFTER ALL');
-	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await saved(page);
 	expect(await kept(page)).toBe('BEFORE');
 });
@@ -111,11 +111,11 @@ test('undo survives a reload and a walk to another screen', async () => {
 		await title(page).blur();
 		await saved(page);
 	}
-	await walkTo(page, 'Sheets');
-	await page.getByRole('link', { name: 'Month', exact: true }).click();
+	await walkTo(page, 'Keep');
+	await toPlan(page);
 	await page.getByTestId('wish-0').waitFor();
 	await reloaded(page);
-	const undo = page.getByRole('button', { name: 'Undo' });
+	const undo = page.getByRole('button', { name: 'Undo', exact: true });
 	while (await undo.isEnabled()) await undo.click();
 	await saved(page);
 	expect(await kept(page)).toBe(first);

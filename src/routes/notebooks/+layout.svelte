@@ -3,16 +3,16 @@
 
 	let { children } = $props();
 	const places = [
-		{ name: 'Notebooks', href: '/notebooks' },
+		{ name: 'Books', href: '/notebooks' },
 		{ name: 'Your hand', href: '/notebooks/hand' },
 		{ name: 'Lettering and quotes', href: '/notebooks/lettering' },
-		{ name: 'Printer check', href: '/notebooks/printer' },
-		{ name: 'Everything in one file', href: '/notebooks/everything' },
+		{ name: 'Printers', href: '/notebooks/printer' },
+		{ name: 'Backups', href: '/notebooks/everything' },
 		{ name: 'Tablet beside the book', href: '/notebooks/tablet' }
 	];
 </script>
 
-<nav aria-label="Paper and hand" class="flex flex-wrap gap-4 px-5 pt-3">
+<nav aria-label="Books and tools" class="flex flex-wrap gap-4 px-5 pt-3">
 	{#each places as { name, href } (href)}
 		<a
 			{href}

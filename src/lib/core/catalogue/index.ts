@@ -1,4 +1,5 @@
 export * from './begin';
+export * from './belongs';
 export * from './completed';
 export * from './kinds';
 export * from './starting-set';

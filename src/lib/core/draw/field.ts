@@ -29,6 +29,18 @@ export const holdings = [
 
 export type Holds = (typeof holdings)[number];
 
+/** What the squares along a field stand for: minutes of the day, or the field's own unit. */
+export interface FieldScale {
+	/** What its first line stands for. */
+	readonly from: number;
+	/** How much a square is. */
+	readonly per: number;
+	/** Squares of the scale; a field may go on beyond it. */
+	readonly squares: number;
+	/** Runs from right to left. */
+	readonly back?: boolean;
+}
+
 /** A place on a page that is filled in during the month; it is not drawn. */
 export interface FieldMark extends Rect {
 	readonly kind: 'field';
@@ -38,6 +50,7 @@ export interface FieldMark extends Rect {
 	readonly levels?: readonly string[];
 	/** The rectangle is the middle of a hexagon that reaches so far beyond it on both sides. */
 	readonly beyond?: number;
+	readonly scale?: FieldScale;
 }
 
 /** A field in a rectangle. */

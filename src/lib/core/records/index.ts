@@ -1,6 +1,7 @@
 export * from './read/booked';
 export * from './tallies/cash';
 export * from './read/csv';
+export * from './values/along';
 export * from './values/entry';
 export * from './values/money';
 export { discoveries, leastDays, pairing, type PairedDay, type Pairing } from './read/pairing';

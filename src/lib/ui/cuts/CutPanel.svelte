@@ -118,7 +118,7 @@
 					onclick={() => left(() => draft.accept())}
 					>{draft.isNew ? 'Make this cut' : 'Change the cut'}</button
 				>
-				<button class="button" onclick={() => left(() => draft.leave())}>Leave it</button>
+				<button class="button" onclick={() => left(() => draft.leave())}>Cancel</button>
 			</p>
 		</div>
 	{:else}

@@ -25,7 +25,7 @@
 			text-anchor="middle"
 			class="fill-calm stroke-paper font-sans"
 			stroke-width="0.3"
-			paint-order="stroke">stays in view</text
+			paint-order="stroke">visible through the cut</text
 		>
 	{/if}
 {/each}

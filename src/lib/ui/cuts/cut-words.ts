@@ -5,7 +5,7 @@ export const cutNames: Readonly<Record<CutKind, { readonly name: string; readonl
 	{
 		strip: {
 			name: 'Side door',
-			use: 'a strip off the outer edge: what lies beneath stays in view'
+			use: 'a strip off the outer edge: what lies beneath is visible'
 		},
 		top: { name: 'Upper door', use: 'the upper part off' },
 		bottom: { name: 'Lower door', use: 'the lower part off' },

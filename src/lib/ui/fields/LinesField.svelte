@@ -4,6 +4,8 @@
 
 	interface Props {
 		label: string;
+		/** What may be written on a line, shown when asked for. */
+		help?: string;
 		value: readonly T[];
 		format: LineFormat<T>;
 		/** Tells this field from all others: what is typed and not understood is kept under it. */
@@ -12,7 +14,7 @@
 		most?: number;
 		onchange: (value: T[]) => void;
 	}
-	let { label, value, format, name, most = Infinity, onchange }: Props = $props();
+	let { label, help, value, format, name, most = Infinity, onchange }: Props = $props();
 	const id = $props.id();
 
 	/** What is typed stands as typed while the field has the focus, or as long as not all of it is understood. */
@@ -41,6 +43,12 @@
 		aria-describedby={read.unread.length > 0 || many > 0 ? `${id}-unread` : undefined}
 		oninput={(event) => type(event.currentTarget.value)}
 		onblur={() => (typed = undefined)}></textarea>
+	{#if help}
+		<details class="text-sm text-ink-soft">
+			<summary class="cursor-pointer">What a line may say</summary>
+			<p class="pt-1">{help}</p>
+		</details>
+	{/if}
 	{#if read.unread.length > 0}
 		<p id="{id}-unread" class="text-sm text-caution">
 			Not understood, and not on the page: {read.unread.map((line) => `“${line}”`).join(', ')}.

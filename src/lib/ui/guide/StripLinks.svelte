@@ -21,7 +21,7 @@
 		(printer ? `&printer=${printer}` : '');
 </script>
 
-<h2 class="pt-5 pb-1 text-xl">Or without counting at all</h2>
+<h2 class="pt-5 pb-1 text-xl">Use tick strips instead</h2>
 <p class="max-w-prose text-ink-soft">
 	Print tick strips, cut them along the edge and lay them on the page: one along the top, one down
 	the side. Each tick is a dot, each number a step of this guide: “8…” where its line begins, “…8”

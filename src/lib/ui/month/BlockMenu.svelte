@@ -50,7 +50,7 @@
 		data-block-menu={block.wish}
 		class="min-h-6 min-w-6 rounded-[3px] px-1 text-left hover:bg-chosen"
 	>
-		<span class="font-serif">{blockName(block)}</span>
+		<span data-name class="text-[0.95rem]">{blockName(block)}</span>
 		{#if drawn}<span class="text-sm text-ink-soft">drawn</span>
 		{:else if wish && isAlone(wish)}<span class="text-sm text-calm">alone here</span>
 		{:else if held}<span class="text-sm text-calm">stays here</span>{/if}

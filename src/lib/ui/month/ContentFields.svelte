@@ -59,7 +59,8 @@
 {/if}
 {#if has('items')}
 	<LinesField
-		label="Names, one a line (a shorter form after “ / ”, a sign after another, a rhythm as “(3 a week)”, from a day on as “(daily, from 12)”, until one as “(until 20)”, a group as “# health”)"
+		label="Names, one per line"
+		help="Short form: “Feed the dough / Dough”. Rhythm: “Stretch (3 a week)”. From a day on: “Water (daily, from 12)”. Until a day: “(until 20)”. A group: “# health”. A sign for narrow grids comes after a second “ / ”."
 		name="{own} items"
 		value={content.items ?? []}
 		format={itemLines}
@@ -68,7 +69,7 @@
 {/if}
 {#if has('note')}
 	<TextField
-		label="What counts as done (written below)"
+		label="Note under the tracker"
 		value={content.note ?? ''}
 		placeholder="nothing"
 		most={1000}
@@ -77,9 +78,11 @@
 {/if}
 {#if has('columns')}
 	<LinesField
-		label={form.columnsAre ??
-			'Columns, one a line: “Item 6” squares wide, or “Item = the longest value”; ¤ becomes your currency'}
+		label={form.columnsAre ?? 'Columns, one per line'}
 		name="{own} columns"
+		help={form.columnsAre
+			? undefined
+			: 'Name and width in squares: “Item 6”; or name and the longest value: “Price = 1,250.00”. ¤ becomes your currency.'}
 		value={content.columns ?? []}
 		format={columnLines}
 		onchange={(columns) => onchange({ columns })}
@@ -98,7 +101,7 @@
 {/if}
 {#if has('parts')}
 	<LinesField
-		label="{form.partsAre ?? 'Parts'}, one a line"
+		label="{form.partsAre ?? 'Parts'}, one per line"
 		name="{own} parts"
 		value={content.parts ?? []}
 		format={nameLines}
@@ -107,7 +110,7 @@
 {/if}
 {#if has('levels')}
 	<LinesField
-		label="Colours of the key, 2 to 6, one a line"
+		label="Colours of the key, 2 to 6, one per line"
 		name="{own} levels"
 		value={content.levels ?? []}
 		format={nameLines}
@@ -117,7 +120,8 @@
 {/if}
 {#if has('goals')}
 	<LinesField
-		label="Goals, one a line: name, from–to, slack as +3, what it takes as 10 h"
+		label="Goals, one per line"
+		help="Name, then from–to, slack as +3, what it takes as 10 h."
 		name="{own} goals"
 		value={content.goals ?? []}
 		format={goalLines}

@@ -15,7 +15,7 @@
 
 {#if forms.length > 1}
 	<Select
-		label="Ruled as"
+		label="Layout"
 		value={wish.form ?? ''}
 		options={[
 			{ value: '', label: `as it fits best${wish.form || !form ? '' : ` (${form.name})`}` },

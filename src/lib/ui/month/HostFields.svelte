@@ -40,7 +40,7 @@
 
 {#if host || hosts.length > 0}
 	<Select
-		label="Lives"
+		label="Place"
 		value={host?.id ?? ''}
 		options={[
 			{ value: '', label: 'a place of its own' },
@@ -51,7 +51,7 @@
 {/if}
 {#if rooms.length > 1}
 	<Select
-		label="There it stands"
+		label="Position there"
 		value={wish.room ?? ''}
 		options={[
 			{ value: '', label: 'wherever it fits' },

@@ -15,7 +15,6 @@
 	}
 
 	const blocks = $derived(all.filter(({ host }) => !host));
-	const members = $derived(all.filter(({ host }) => host));
 	const own = $derived(
 		blocks
 			.filter(({ pieces }) => pieces[0].page === page)
@@ -40,7 +39,7 @@
 <div class="min-w-0 flex-1">
 	<ul
 		aria-label="On page {page}"
-		class="min-h-8"
+		class="min-h-6"
 		use:dragHandleZone={{
 			items: shown,
 			type: 'blocks',
@@ -54,13 +53,13 @@
 	>
 		{#each shown as chip (chip.id)}
 			{@const block = all.find((own) => blockKey(own) === chip.id) ?? byKey(chip.id)}
-			<li class="flex items-start gap-1">
+			<li class="relative">
 				{#if block}
 					{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
 						<span
 							use:dragHandle
 							aria-label="Drag {blockName(block)} on the pages"
-							class="flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
+							class="on-hand absolute top-0 -left-3 flex min-h-6 w-3 cursor-grab items-center justify-center text-ink-soft"
 							><SixDots class="h-3" /></span
 						>
 					{/if}
@@ -69,19 +68,5 @@
 			</li>
 		{/each}
 	</ul>
-	{#if members.length > 0}
-		<ul aria-label="Inside, on page {page}" class="pl-5 text-sm">
-			{#each members as block (blockKey(block))}
-				<li><BlockMenu {desk} {block} {page} /></li>
-			{/each}
-		</ul>
-	{/if}
-	{#each desk.run.art.filter((area) => area.page === page) as { rect } (`${rect.x} ${rect.y}`)}
-		<button
-			class="button button-quiet min-h-8 px-1 text-sm text-ink-soft"
-			onclick={() => desk.keepForPicture(page, rect)}
-			>A picture in the free {rect.w} × {rect.h}</button
-		>
-	{/each}
 	{#if over.length > 0 && own.length === 0}<span class="sr-only">over the fold</span>{/if}
 </div>

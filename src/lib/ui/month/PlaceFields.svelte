@@ -38,64 +38,57 @@
 	);
 </script>
 
-<details>
-	<summary class="cursor-pointer underline decoration-hairline underline-offset-4"
-		>Where it stands</summary
-	>
-	<div class="flex flex-wrap gap-x-4 gap-y-3 pt-2">
-		<Choice
-			label="Side"
-			value={wish.side ?? 'either'}
-			options={sides}
-			onchange={(side) => edit({ side: side === 'either' ? undefined : side })}
+<Choice
+	label="Side"
+	value={wish.side ?? 'either'}
+	options={sides}
+	onchange={(side) => edit({ side: side === 'either' ? undefined : side })}
+/>
+<Select
+	label="Facing, on the same spread"
+	value={wish.facing ?? ''}
+	options={[
+		{ value: '', label: 'no other wish' },
+		...others.map((other) => ({ value: other.id, label: nameOf(other) }))
+	]}
+	onchange={(facing) => edit({ facing: facing || undefined })}
+/>
+{#if inVain}
+	<p class="self-end text-sm text-caution">
+		One of them lies over both pages, so nothing can face it.
+	</p>
+{/if}
+<NumberField
+	label="On page"
+	value={wish.pin?.page}
+	least={1}
+	most={2000}
+	optional
+	placeholder="any"
+	fault={free}
+	onchange={(page) =>
+		edit({
+			pin: page === undefined ? undefined : { page },
+			...(alone ? { alone } : {})
+		})}
+/>
+<span class="self-end">
+	<Check
+		label="a page to itself"
+		checked={alone}
+		onchange={(alone) =>
+			edit({
+				alone: alone || undefined,
+				...(wish.pin ? { pin: { ...wish.pin, alone: undefined } } : {})
+			})}
+	/>
+</span>
+{#if !alone}
+	<span class="self-end">
+		<Check
+			label="fills what is left, anywhere"
+			checked={filler}
+			onchange={(filler) => edit({ filler })}
 		/>
-		<Select
-			label="Facing, on the same spread"
-			value={wish.facing ?? ''}
-			options={[
-				{ value: '', label: 'no other wish' },
-				...others.map((other) => ({ value: other.id, label: nameOf(other) }))
-			]}
-			onchange={(facing) => edit({ facing: facing || undefined })}
-		/>
-		{#if inVain}
-			<p class="self-end text-sm text-caution">
-				One of them lies over both pages, so nothing can face it.
-			</p>
-		{/if}
-		<NumberField
-			label="On page"
-			value={wish.pin?.page}
-			least={1}
-			most={2000}
-			optional
-			placeholder="any"
-			fault={free}
-			onchange={(page) =>
-				edit({
-					pin: page === undefined ? undefined : { page },
-					...(alone ? { alone } : {})
-				})}
-		/>
-		<span class="self-end">
-			<Check
-				label="a page to itself"
-				checked={alone}
-				onchange={(alone) =>
-					edit({
-						alone: alone || undefined,
-						...(wish.pin ? { pin: { ...wish.pin, alone: undefined } } : {})
-					})}
-			/>
-		</span>
-		{#if !alone}
-			<span class="self-end">
-				<Check
-					label="fills what is left, anywhere"
-					checked={filler}
-					onchange={(filler) => edit({ filler })}
-				/>
-			</span>
-		{/if}
-	</div>
-</details>
+	</span>
+{/if}

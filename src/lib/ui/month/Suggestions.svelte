@@ -12,15 +12,15 @@
 		{ value: 'roomiest', label: 'Roomiest' }
 	];
 
-	const cell = (size: Size | undefined) => (size ? `${size.w} × ${size.h}` : '–');
+	const cell = (size: Size) => `${size.w} × ${size.h}`;
 
-	function linesOf(summary: Summary | undefined): string[] {
-		if (!summary) return ['being worked out …', ''];
-		const { smallestCell, largestCell, artSquares, leftOut } = summary;
-		return [
-			smallestCell ? `cells ${cell(smallestCell)} to ${cell(largestCell)}` : 'no cells',
-			`${artSquares} squares for art${leftOut > 0 ? `, ${leftOut} left out` : ''}`
-		];
+	/** What tells an aim from the others, for whoever points at it. */
+	function wordsOf(summary: Summary | undefined): string {
+		if (!summary) return 'being worked out …';
+		const { smallestCell, largestCell, artSquares } = summary;
+		const boxes =
+			smallestCell && largestCell ? `boxes ${cell(smallestCell)} to ${cell(largestCell)}, ` : '';
+		return `${boxes}${artSquares} squares free`;
 	}
 
 	function choose(text: string) {
@@ -34,26 +34,21 @@
 	onValueChange={choose}
 	aria-label="Three ways to fit the month"
 	aria-busy={desk.suggesting}
-	class="grid grid-cols-3 border-y border-hairline"
+	class="flex flex-wrap gap-1"
 >
 	{#each aims as { value, label } (value)}
 		{@const summary = desk.suggestions.find(({ aim }) => aim === value)?.summary}
 		<RadioGroup.Item
 			{value}
-			class="flex flex-col items-start border-b-4 border-transparent px-3 py-1.5 text-left hover:bg-sheet data-[state=checked]:border-calm data-[state=checked]:bg-sheet"
+			title={wordsOf(summary)}
+			class="flex min-h-9 items-baseline gap-x-1.5 border-b-[3px] border-transparent px-2 text-ink-soft hover:text-ink data-[state=checked]:border-calm data-[state=checked]:font-medium data-[state=checked]:text-ink"
 		>
-			<span class="flex flex-wrap items-baseline gap-x-2">
-				<span class="font-serif text-lg">{label}</span>
-				<span>
-					{#if summary}
-						<span class="font-serif text-lg text-rubric">{summary.pagesUsed}</span>
-						{summary.pagesUsed === 1 ? 'page' : 'pages'}
-					{/if}
-				</span>
-			</span>
-			{#each linesOf(summary) as line, index (index)}
-				<span class="text-sm leading-snug text-ink-soft">{line}</span>
-			{/each}
+			{label}
+			{#if summary}
+				<span class="text-rubric">{summary.pagesUsed}</span>
+				{#if summary.leftOut > 0}<span class="text-sm text-caution">{summary.leftOut} left out</span
+					>{/if}
+			{/if}
 		</RadioGroup.Item>
 	{/each}
 </RadioGroup.Root>

@@ -37,9 +37,9 @@
 	const belongings: { value: WeekBelonging; label: string }[] = $derived(
 		(
 			[
-				['touching', 'with any day in the month'],
-				['first-day', 'that begin in it'],
-				['middle-day', 'whose middle day lies in it']
+				['touching', 'with any day in this month'],
+				['first-day', 'that begin in this month'],
+				['middle-day', 'mostly in this month']
 			] as const
 		).map(([value, label]) => ({ value, label: `${label} · ${pagesFor({ belong: value })}` }))
 	);

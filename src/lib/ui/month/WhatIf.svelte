@@ -21,7 +21,7 @@
 
 <details bind:open>
 	<summary class="cursor-pointer underline decoration-hairline underline-offset-4"
-		>What else could it be?</summary
+		>Try another layout</summary
 	>
 	{#if open}
 		<ul class="grid grid-cols-2 gap-3 pt-3">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import { invalidate } from '$app/navigation';
 	import { kindById } from '$lib/core/catalogue';
 	import { unreadOf, pagesFor } from '$lib/core/fit';
@@ -11,7 +12,7 @@
 	import type { MonthDesk } from './month-desk.svelte';
 	import CalendarFile from './CalendarFile.svelte';
 	import ContentFields from './ContentFields.svelte';
-	import AddWish from './AddWish.svelte';
+	import AddField from './AddField.svelte';
 	import HostFields from './HostFields.svelte';
 	import GoalsInTime from './GoalsInTime.svelte';
 	import FormChoice from './FormChoice.svelte';
@@ -21,7 +22,14 @@
 	import WeeksFields from './WeeksFields.svelte';
 	import WhatIf from './WhatIf.svelte';
 
-	let { desk, wish, host }: { desk: MonthDesk; wish: Wish; host?: Wish } = $props();
+	interface Props {
+		desk: MonthDesk;
+		wish: Wish;
+		host?: Wish;
+		/** Where it lies on the opened spread, in figures. */
+		position?: Snippet;
+	}
+	let { desk, wish, host, position }: Props = $props();
 
 	const kind = $derived(kindById(wish.kind));
 	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === wish.id));
@@ -32,13 +40,13 @@
 
 	const importances: { value: Importance; label: string }[] = [
 		{ value: 'must', label: 'must' },
-		{ value: 'want', label: 'want' },
-		{ value: 'spare', label: 'if there is room' }
+		{ value: 'want', label: 'if possible' },
+		{ value: 'spare', label: 'only if there is room' }
 	];
 	const spans: { value: Span | 'any'; label: string }[] = [
-		{ value: 'any', label: 'as it fits' },
+		{ value: 'any', label: 'as fits' },
 		{ value: 'page', label: 'one page' },
-		{ value: 'spread', label: 'over the fold' }
+		{ value: 'spread', label: 'both pages' }
 	];
 	/** What follows from the set of weeks, from the title or from the page it lies on. */
 	const settled = $derived([
@@ -72,9 +80,23 @@
 	const edit = (fields: Partial<Wish>) => desk.edit(wish.id, fields);
 </script>
 
-<div class="flex flex-col gap-3 pr-2 pb-4 pl-8" role="group" aria-label="Settings of this wish">
+<div class="flex flex-col gap-3 pb-4" role="group" aria-label="Settings of this wish">
+	<section class="flex flex-col gap-3" aria-label="Layout">
+		{#if wish.weeks}<WeeksFields {desk} {wish} weeks={wish.weeks} />{/if}
+		<FormChoice {wish} {form} onchange={ruleAs} />
+		{#if form}
+			<RuleFields
+				{form}
+				rules={wish.rules?.[form.id] ?? {}}
+				facts={block?.facts}
+				without={settled}
+				onchange={(name, value) => rule(form, name, value)}
+			/>
+		{/if}
+		<WhatIf {desk} {wish} />
+	</section>
 	{#if form && form.content.length > 0}
-		<section class="flex flex-col gap-3" aria-label="What it holds">
+		<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="What it holds">
 			<ContentFields
 				content={wish}
 				{form}
@@ -97,49 +119,44 @@
 			{/if}
 		</section>
 	{/if}
-	<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="How it is ruled">
-		<FormChoice {wish} {form} onchange={ruleAs} />
-		{#if form}
-			<RuleFields
-				{form}
-				rules={wish.rules?.[form.id] ?? {}}
-				facts={block?.facts}
-				without={settled}
-				onchange={(name, value) => rule(form, name, value)}
-			/>
-		{/if}
-	</section>
-	<Check
-		label="Printed and pasted in, not drawn"
-		checked={wish.pasted ?? false}
-		onchange={(pasted) => edit({ pasted: pasted || undefined })}
-	/>
-	<section class="flex flex-col gap-3 border-t border-hairline pt-2" aria-label="Where it goes">
-		{#if wish.weeks}
-			<WeeksFields {desk} {wish} weeks={wish.weeks} />
-		{:else if form && form.spans.length > 1 && !host}
+	{#if form?.rooms}<AddField {desk} host={wish} />{/if}
+	<details class="border-t border-hairline pt-2">
+		<summary class="cursor-pointer">Place and priority</summary>
+		<div class="flex flex-wrap gap-x-4 gap-y-3 pt-2">
+			{#if !wish.weeks && form && form.spans.length > 1 && !host}
+				<Choice
+					label="Pages"
+					value={wish.span ?? 'any'}
+					options={spans}
+					onchange={(span) => edit({ span: span === 'any' ? undefined : span })}
+				/>
+			{/if}
+			{#if !wish.weeks && !host}<PlaceFields {desk} {wish} />{/if}
+			{#if !wish.weeks}<HostFields {desk} {wish} {host} />{/if}
 			<Choice
-				label="Lies on"
-				value={wish.span ?? 'any'}
-				options={spans}
-				onchange={(span) => edit({ span: span === 'any' ? undefined : span })}
+				label="Priority"
+				value={wish.importance ?? 'want'}
+				options={importances}
+				onchange={(importance) => edit({ importance })}
 			/>
-		{/if}
-		<Choice
-			label="How much it matters"
-			value={wish.importance ?? 'want'}
-			options={importances}
-			onchange={(importance) => edit({ importance })}
-		/>
-		{#if !wish.weeks}<HostFields {desk} {wish} {host} />{/if}
-		{#if !wish.weeks && !host}<PlaceFields {desk} {wish} />{/if}
-		{#if form?.rooms}<AddWish {desk} host={wish} />{/if}
-	</section>
-	<WhatIf {desk} {wish} />
-	<KeepKind {wish} onkeep={() => invalidate('horarium:month')} />
-	<div class="flex flex-wrap gap-2">
-		<button class="button text-sm" onclick={() => desk.move(wish.id, -1)}>Move up</button>
-		<button class="button text-sm" onclick={() => desk.move(wish.id, 1)}>Move down</button>
-		<button class="button text-sm" onclick={() => desk.duplicate(wish.id)}>Duplicate</button>
-	</div>
+		</div>
+		{@render position?.()}
+	</details>
+	<details class="border-t border-hairline pt-2">
+		<summary class="cursor-pointer">More</summary>
+		<div class="flex flex-col items-start gap-3 pt-2">
+			<Check
+				label="Printed and pasted in, not drawn"
+				checked={wish.pasted ?? false}
+				onchange={(pasted) => edit({ pasted: pasted || undefined })}
+			/>
+			<KeepKind {wish} onkeep={() => invalidate('horarium:month')} />
+			<div class="flex flex-wrap gap-2">
+				<button class="button text-sm" onclick={() => desk.move(wish.id, -1)}>Move up</button>
+				<button class="button text-sm" onclick={() => desk.move(wish.id, 1)}>Move down</button>
+				<button class="button text-sm" onclick={() => desk.duplicate(wish.id)}>Duplicate</button>
+				<button class="button text-sm" onclick={() => desk.remove(wish.id)}>Remove</button>
+			</div>
+		</div>
+	</details>
 </div>

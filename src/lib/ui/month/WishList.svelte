@@ -52,11 +52,11 @@
 	<Self {desk} host={wish} />
 {/snippet}
 {#if shown.length === 0 && !host}
-	<p class="py-6 text-ink-soft">Nothing is wished for yet. Add a first page below.</p>
+	<p class="py-6 text-ink-soft">Nothing is planned yet. Type above what you want to keep.</p>
 {/if}
 <ol
 	aria-label={host ? `In ${nameOf(host)}` : 'Wishes'}
-	class="flex flex-col {host ? 'mb-2 ml-4 min-h-6 border-l-2 border-hairline pl-2' : ''}"
+	class="flex flex-col {host ? 'mb-1 ml-5 min-h-4' : ''}"
 	use:dragHandleZone={{
 		items: shown,
 		flipDurationMs: calm() ? 0 : 150,
@@ -72,7 +72,7 @@
 >
 	{#each shown as place, index (place.id)}
 		{@const wish = wishes.get(place.id)}
-		<li class="bg-sheet {host ? '' : 'border-b border-hairline'}">
+		<li class="bg-sheet">
 			{#if wish}<WishRow {desk} {wish} {index} {host} {list} />{/if}
 		</li>
 	{/each}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
+	import { untrack, type Snippet } from 'svelte';
 	import { dragHandle } from 'svelte-dnd-action';
 	import { kindById } from '$lib/core/catalogue';
 	import { formById } from '$lib/core/forms';
@@ -28,7 +28,6 @@
 	const blocks = $derived(desk.run.blocks.filter((block) => block.wish === wish.id));
 	/** A whole week says how a set is ruled; a short one has its own ways. */
 	const block = $derived(blocks.find(({ as }) => !as.part?.short) ?? blocks[0]);
-	const weeks = $derived(new Set(blocks.map(({ as }) => as.part?.week)).size);
 	const missing = $derived(desk.run.unplaced.filter((unplaced) => unplaced.wish === wish.id));
 	const open = $derived(desk.chosen === wish.id);
 	/** Whether it has rooms for others. */
@@ -36,7 +35,9 @@
 		formById(wish.form ?? block?.form ?? kind?.forms[0] ?? '')?.rooms !== undefined
 	);
 	const members = $derived(wish.members ?? []);
-	let folded = $state(false);
+	/** So many stand below their host without being asked for. */
+	const mostShown = 3;
+	let folded = $state(untrack(() => members.length > mostShown));
 	const numbers = $derived(blocks.flatMap(({ pieces }) => pieces.map((piece) => piece.page)));
 	const pages = $derived([...new Set([Math.min(...numbers), Math.max(...numbers)])].join('–'));
 
@@ -63,74 +64,66 @@
 	}
 </script>
 
-<div class="group flex items-start gap-1 {host ? '' : 'py-1'}">
+<div
+	class="group flex items-start rounded-[3px] {open ? 'bg-chosen' : 'hover:bg-chosen'} {host
+		? 'text-[0.95em]'
+		: ''}"
+>
 	<span
 		use:dragHandle
 		aria-label="Drag {name} to another place"
-		class="flex min-h-9 w-6 shrink-0 cursor-grab items-center justify-center text-ink-soft"
+		class="on-hand flex min-h-8 w-5 shrink-0 cursor-grab items-center justify-center text-ink-soft"
 	>
-		<SixDots class="h-4" />
+		<SixDots class="h-3.5" />
 	</span>
 	<button
-		class="flex min-h-9 min-w-0 flex-1 flex-col items-start px-1 pt-1 text-left"
+		class="flex min-h-8 min-w-0 flex-1 flex-col items-start px-1 pt-1 text-left"
 		aria-expanded={open}
+		title={kind && kind.name !== name ? kind.name : undefined}
 		onclick={() => (desk.chosen = open ? undefined : wish.id)}
 		onkeydown={pressed}
 		data-testid={testId}
 		data-wish={wish.id}
 	>
 		<span class="flex w-full items-baseline gap-2">
-			<span class="font-serif {host ? '' : 'text-lg'}">{name}</span>
-			{#if kind && kind.name !== name}<span class="truncate text-sm text-ink-soft">{kind.name}</span
+			<span data-name class={open ? 'font-medium' : ''}>{name}</span>
+			{#if block}<span class="ml-auto shrink-0 text-[0.9rem] text-rubric"
+					><span class="sr-only">page </span>{pages}</span
 				>{/if}
-			{#if block}<span class="ml-auto shrink-0 text-sm text-ink-soft">p. {pages}</span>{/if}
 		</span>
-		{#if block && open}
-			{#if wish.weeks}
-				<span class="text-sm text-ink-soft"
-					>{weeks}
-					{weeks === 1 ? 'week' : 'weeks'} on {new Set(numbers).size} pages</span
-				>
-			{/if}
-			{#each block.why as sum, index (index)}
-				<span class="text-sm text-ink-soft">{sum}</span>
-			{/each}
-		{/if}
 		{#each missing as { part, reason }, index (index)}
 			<span class="text-sm text-caution"
 				><strong>No place{part ? ` for ${part}` : ''}.</strong> {reason}.</span
 			>
 		{/each}
 	</button>
-	{#if members.length > 0}
+	{#if members.length === 0}
+		<span class="w-5 shrink-0"></span>
+	{:else}
 		<button
-			class="button button-quiet min-h-9 text-sm"
+			class="button button-quiet min-h-8 w-5 px-0 text-sm"
 			aria-expanded={!folded}
 			aria-label="{folded ? 'Show' : 'Fold away'} what {name} holds"
-			onclick={() => (folded = !folded)}>{folded ? `${members.length} ▸` : '▾'}</button
+			onclick={() => (folded = !folded)}>{folded ? '▸' : '▾'}</button
 		>
 	{/if}
-	<!-- Shown on the line that is pointed at, has the focus or is open. -->
 	<button
-		class="button button-quiet min-h-9 text-sm {open
-			? ''
-			: 'opacity-0 group-hover:opacity-100 group-focus-within:opacity-100'}"
+		class="button button-quiet min-h-8 w-6 px-0 text-sm {open ? '' : 'on-hand'}"
 		aria-label="Remove {name}"
-		onclick={remove}>Remove</button
+		title="Remove"
+		onclick={remove}>✕</button
 	>
 </div>
+{#if folded && members.length > 0}
+	<button
+		class="w-full truncate pb-1 pl-6 text-left text-sm text-ink-soft"
+		tabindex="-1"
+		aria-hidden="true"
+		onclick={() => (folded = false)}>{members.map(nameOf).join(', ')}</button
+	>
+{/if}
 {#if missing.length > 0}
 	<Remedies {desk} wish={wish.id} />
-{/if}
-{#if open}
-	<!-- Loaded when first opened: the month is read far more often than a wish is changed. -->
-	{#await import('./WishEditor.svelte') then { default: WishEditor }}
-		<WishEditor {desk} {wish} {host} />
-	{:catch}
-		<p role="alert" class="pb-2 text-sm text-caution">
-			Horarium does not answer, so this cannot be changed just now. Close it and open it again.
-		</p>
-	{/await}
 {/if}
 {#if !folded && (members.length > 0 || (open && roomy))}
 	{@render list(wish)}

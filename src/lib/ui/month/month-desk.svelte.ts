@@ -1,5 +1,5 @@
 import { createContext } from 'svelte';
-import { begin as begun, kindById } from '$lib/core/catalogue';
+import { begin as begun, kindById, withAdded } from '$lib/core/catalogue';
 import type { Cut } from '$lib/core/cuts';
 import type { Evenings, MakingPlan, Workshop } from '$lib/core/making';
 import {
@@ -47,7 +47,8 @@ import {
 	withoutCut,
 	type PinTo
 } from './moves';
-import { onlyThis, othersMoved, type HandMove } from './moved';
+import { Account } from './account.svelte';
+import { onlyThis } from './account-lines';
 import { Planner } from './planner';
 
 /** What the desk works on, as the server gives it. */
@@ -94,9 +95,8 @@ export class MonthDesk {
 	/** What would make the run better, as soon as it is known. */
 	beyond = $state.raw<Beyond>();
 	trouble = $state<string>();
-	/** What else moved since a hand moved something. */
-	moved = $state.raw<{ readonly move: HandMove; readonly others: readonly Block[] }>();
-	private moving: HandMove | undefined;
+	/** What the latest change did besides. */
+	readonly account = new Account();
 	private planner: Planner | undefined;
 	readonly saver: Saver<KeptMonth>;
 	private channel: BroadcastChannel | undefined;
@@ -117,11 +117,7 @@ export class MonthDesk {
 				this.steps.rememberSoon();
 			}
 		);
-		this.steps = new MonthSteps(input.id, input.month, this.saver, () => {
-			this.moved = undefined;
-			this.moving = undefined;
-			this.ask();
-		});
+		this.steps = new MonthSteps(input.id, input.month, this.saver, () => this.ask());
 	}
 
 	get id() {
@@ -223,19 +219,20 @@ export class MonthDesk {
 
 	/** Changes the month, plans it anew and keeps it; equal names in a row without a pause are undone together. */
 	change(content: Partial<KeptMonth>, name?: string): void {
-		this.steps.change(content, name);
-	}
-
-	/** The same, where a hand moved a wish's block: what else moves because of it is told. */
-	moveByHand(wish: string, wishes: readonly Wish[], name?: string): void {
 		const { plan, run } = this;
-		this.change({ wishes, lately: laysOf(plan, run) }, name);
-		this.moving = { wish, plan, run };
+		this.steps.change(content, name);
+		this.account.begin(this.steps.before, plan, run);
 	}
 
-	/** Holds everything else where it lay before a hand moved something. */
-	moveOnlyThis(): void {
-		if (this.moved) this.change({ wishes: onlyThis(this.moved.move, this.wishes) });
+	/** The same, where a hand moved a block: equally good runs keep all others where they lie. */
+	moveByHand(wishes: readonly Wish[], name?: string): void {
+		this.change({ wishes, lately: laysOf(this.plan, this.run) }, name);
+	}
+
+	/** Keeps the latest change, and holds everything else where it lay before. */
+	holdOthers(): void {
+		const { told } = this.account;
+		if (told) this.change({ wishes: onlyThis(told.act, this.wishes) });
 	}
 
 	/** Takes the month back to what it was; what is drawn in the book stays drawn. */
@@ -250,10 +247,12 @@ export class MonthDesk {
 	}
 
 	undo(): void {
+		this.account.drop();
 		this.steps.undo();
 	}
 
 	redo(): void {
+		this.account.drop();
 		this.steps.redo();
 	}
 
@@ -262,13 +261,13 @@ export class MonthDesk {
 		return this.steps.wayBack();
 	}
 
-	/** Adds a wish of a kind at the end of the list. */
+	/** Adds a wish of a kind where it belongs in the list. */
 	add(kindId: string): void {
 		const kind = kindById(kindId);
 		if (kind) this.put(begun(kind, this.freeIds()));
 	}
 
-	/** Adds a copy of a wish at the end of the list, under an id that is free. */
+	/** Adds a copy of a wish where it belongs in the list, under an id that is free. */
 	addWish(like: Wish): void {
 		this.put(renamed(like, this.freeIds()));
 	}
@@ -280,7 +279,7 @@ export class MonthDesk {
 	}
 
 	private put(wish: Wish): void {
-		this.change({ wishes: [...this.wishes, wish] });
+		this.change({ wishes: withAdded(this.wishes, wish) });
 		this.chosen = wish.id;
 	}
 
@@ -336,12 +335,12 @@ export class MonthDesk {
 	/** Keeps a block where it is, or on another page, or lets its wish move again. */
 	pin(block: Block, to: PinTo): void {
 		// Not as an edit: each of these is a step of its own to take back.
-		this.moveByHand(block.wish, pinnedTo(this.month, this.plan, this.run, block, to));
+		this.moveByHand(pinnedTo(this.month, this.plan, this.run, block, to));
 	}
 
 	/** Sends a block to a page, among those that stand there, named from top to bottom. */
 	putAmong(block: Block, page: number, order: readonly string[]): void {
-		this.moveByHand(block.wish, putAmong(this.wishes, block, page, order));
+		this.moveByHand(putAmong(this.wishes, block, page, order));
 	}
 
 	/** Keeps everything on some pages as it is, or lets it move again. */
@@ -453,11 +452,7 @@ export class MonthDesk {
 
 	/** What follows from a run that is worked out to the end. */
 	private settled(plan: Plan): void {
-		if (this.moving && plan !== this.moving.plan) {
-			const others = othersMoved(this.moving, this.run);
-			this.moved = others.length > 0 ? { move: this.moving, others } : undefined;
-			this.moving = undefined;
-		}
+		this.account.settle(plan, this.run);
 		this.suggest(plan);
 	}
 

@@ -38,6 +38,11 @@ export class MonthSteps {
 		return [...past, present, ...future];
 	}
 
+	/** The month to which undo leads back. */
+	get before(): KeptMonth | undefined {
+		return this.history.past.at(-1);
+	}
+
 	get canUndo() {
 		return this.history.past.length > 0;
 	}

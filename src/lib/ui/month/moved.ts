@@ -1,5 +1,4 @@
-import { lockPages, ownBlocks, type Block, type Plan, type Run } from '$lib/core/fit';
-import type { Wish } from '$lib/core/wish';
+import type { Block, Run } from '$lib/core/fit';
 
 /** What tells a block from all others wherever it lies. */
 export function movingKey({ wish, as }: Block): string {
@@ -15,35 +14,6 @@ export function movedBlocks(before: Run, after: Run): string[] {
 		const key = movingKey(block);
 		const place = places.get(key);
 		return place === undefined || place === JSON.stringify(block.pieces) ? [] : [key];
-	});
-}
-
-/** What a hand moved, and what the run was before. */
-export interface HandMove {
-	readonly wish: string;
-	readonly plan: Plan;
-	readonly run: Run;
-}
-
-/** Other blocks that lie elsewhere since a hand moved one. */
-export function othersMoved({ wish, run }: HandMove, after: Run): Block[] {
-	const moved = new Set(movedBlocks(run, after));
-	return ownBlocks(after).filter((block) => block.wish !== wish && moved.has(movingKey(block)));
-}
-
-/**
- * Wishes with all but the moved one held where they lay before; weekly pages move only as a whole. What lies on the page
- * that the moved one goes to stays on it, but makes room.
- */
-export function onlyThis({ wish, plan, run }: HandMove, wishes: readonly Wish[]): Wish[] {
-	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => wish.id));
-	const held = lockPages(plan, run, -Infinity, Infinity);
-	const goal = wishes.find(({ id }) => id === wish)?.pin?.page;
-	return wishes.map((own) => {
-		if (own.id === wish || drawn.has(own.id)) return own;
-		const kept = held.find(({ id }) => id === own.id);
-		if (!kept?.pin) return own;
-		return kept.pin.page === goal ? { ...own, pin: { page: goal } } : kept;
 	});
 }
 

@@ -100,7 +100,7 @@
 				{/if}
 			</div>
 		{/each}
-		<button class="button self-start text-sm" onclick={addRange}>Further free pages</button>
+		<button class="button self-start text-sm" onclick={addRange}>More free pages</button>
 	</fieldset>
 	<fieldset class="flex flex-col gap-2">
 		<legend class="pb-1 text-sm text-ink-soft">Pages that differ from the rest</legend>

@@ -43,16 +43,19 @@
 
 <svelte:window onkeydown={pressed} />
 
-<div class="flex min-h-12 flex-wrap items-center gap-1 pb-2 print:hidden">
+<div class="flex min-h-10 flex-wrap items-center gap-1 pb-2 print:hidden">
 	<button class="button min-h-8" onclick={() => to(zoom / factor)} disabled={zoom === 1}
-		>Further</button
+		>Zoom out</button
 	>
 	<button class="button min-h-8" onclick={() => to(zoom * factor)} disabled={zoom === most}
-		>Closer</button
+		>Zoom in</button
 	>
-	<button class="button min-h-8" onclick={() => to(1)} disabled={zoom === 1}>Whole spread</button>
-	<span class="px-2 text-sm whitespace-nowrap text-ink-soft" role="status"
-		>{Math.round(zoom * 100)} %</span
+	{#if zoom > 1}
+		<button class="button min-h-8" onclick={() => to(1)}>Whole spread</button>
+	{/if}
+	<span
+		class="px-2 text-sm whitespace-nowrap text-ink-soft {zoom > 1 ? '' : 'sr-only'}"
+		role="status">{Math.round(zoom * 100)} %</span
 	>
 	{@render beside?.()}
 </div>

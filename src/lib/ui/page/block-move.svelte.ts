@@ -146,7 +146,7 @@ export class BlockMove {
 		const moved = page !== moving.page || JSON.stringify(rect) !== JSON.stringify(moving.rect);
 		if (moved && !mayStay(placed)) return false;
 		const wishes = holdAt(desk.plan, desk.run, moving.block, placed.pieces);
-		if (moved) desk.moveByHand(moving.block.wish, wishes, name);
+		if (moved) desk.moveByHand(wishes, name);
 		this.moving = undefined;
 		return true;
 	}

@@ -161,7 +161,7 @@
 				onchange={(order) => set({ order })}
 			/>
 			<Check
-				label="Spending has no minus"
+				label="Expenses are entered as positive amounts"
 				checked={habits.turned ?? false}
 				onchange={(turned) => set({ turned })}
 			/>

@@ -1,10 +1,13 @@
 <script lang="ts">
-	import { subjectKey, type FieldMark } from '$lib/core/draw';
+	import { subjectKey, subjectOf, type FieldMark } from '$lib/core/draw';
 	import { isKeptOn } from '$lib/core/forms';
 	import { monthShape } from '$lib/core/month';
-	import { typedInto, valueText, type Tracker } from '$lib/core/records';
+	import { sheetOf, typedInto, type Tracker } from '$lib/core/records';
 	import type { MonthDesk } from '../month/month-desk.svelte';
-	import { dateWords, howWords } from './field-words';
+	import { swipes } from '../page/swipe';
+	import DaySlices from './DaySlices.svelte';
+	import MonthOfDays from './MonthOfDays.svelte';
+	import SheetTable from './SheetTable.svelte';
 	import type { RecordsDesk } from './records-desk.svelte';
 
 	interface Props {
@@ -14,7 +17,7 @@
 		day: number;
 		onday: (day: number) => void;
 	}
-	/** All that one day holds, from the top to the end by Enter. */
+	/** All that one day holds, slice by slice, from the top to the end. */
 	let { desk, records, trackers, day, onday }: Props = $props();
 
 	let faults = $state.raw<Readonly<Record<string, string>>>({});
@@ -53,57 +56,92 @@
 		else if (event.target instanceof HTMLElement) event.target.blur();
 	}
 
-	const nameIn = ({ about }: FieldMark, tracker: Tracker) =>
-		[about.item ?? tracker.name, about.column, about.nth && `no. ${about.nth}`]
-			.filter(Boolean)
-			.join(', ');
+	/** Of what is kept line by line: the last line that is written on, and the next one. */
+	const tables = $derived(
+		trackers.flatMap((tracker) => {
+			if (tracker.fields.some(({ about }) => about.day !== undefined)) return [];
+			const sheet = sheetOf(tracker);
+			if (!tracker.fields.some(({ about }) => about.row !== undefined) || sheet.columns.length < 2)
+				return [];
+			const isWritten = ({ cells }: (typeof sheet.rows)[number]) =>
+				cells.some(
+					(field) => field && records.valueOf(tracker.wish.id, subjectKey(field.about)) !== ''
+				);
+			const last = sheet.rows.findLastIndex(isWritten);
+			const rows = sheet.rows.slice(Math.max(0, last), last + 2);
+			return rows.length > 0 ? [{ tracker, sheet: { ...sheet, rows } }] : [];
+		})
+	);
+	/** Days of which something is kept. */
+	const filled = $derived(
+		new Set([...records.known.values()].flatMap(({ about }) => subjectOf(about)?.day ?? []))
+	);
+	const longDate = $derived(
+		new Date(Date.UTC(shape.year, shape.month - 1, day)).toLocaleDateString('en-GB', {
+			weekday: 'long',
+			day: 'numeric',
+			month: 'long',
+			timeZone: 'UTC'
+		})
+	);
+
+	function leafed(way: 'before' | 'after') {
+		const to = way === 'before' ? day - 1 : day + 1;
+		if (to >= 1 && to <= shape.days) onday(to);
+	}
 </script>
 
-<div class="flex flex-wrap items-center gap-3 py-2">
-	<button class="button" disabled={day <= 1} onclick={() => onday(day - 1)}>← Day before</button>
-	<h2 class="min-w-48 text-center text-xl">{dateWords(day, shape)}</h2>
-	<button class="button" disabled={day >= shape.days} onclick={() => onday(day + 1)}
-		>Day after →</button
-	>
-</div>
-{#if groups.length === 0}
-	<p class="py-6 text-ink-soft">No page of this month asks for anything by the day.</p>
-{/if}
-<!-- svelte-ignore a11y_no_static_element_interactions -->
-<div class="grid max-w-4xl gap-x-10 gap-y-4 md:grid-cols-2" onkeydown={pressed}>
-	{#each groups as { tracker, fields } (tracker.wish.id)}
-		<section aria-label={tracker.name}>
-			<h3 class="border-b border-hairline pb-0.5 text-lg">{tracker.name}</h3>
-			{#if fields.length > 1 && fields[0]}
-				<p class="text-sm text-ink-soft">{howWords(fields[0])}</p>
-			{/if}
-			{#each fields as field (subjectKey(field.about))}
-				{@const about = subjectKey(field.about)}
-				{@const fault = faults[`${tracker.wish.id} ${about}`]}
-				<label class="flex items-center gap-3 py-0.5">
-					{#if fields.length === 1 && field.about.item === undefined}
-						<span class="sr-only">{nameIn(field, tracker)}</span>
-						<span class="min-w-0 flex-1 text-sm text-ink-soft" aria-hidden="true"
-							>{howWords(field)}</span
-						>
-					{:else}
-						<span class="min-w-0 flex-1 truncate">{nameIn(field, tracker)}</span>
-					{/if}
-					<input
-						data-value
-						class="field {field.holds === 'text' ? 'w-56' : 'w-28'}"
-						autocomplete="off"
-						value={valueText(
-							field.holds,
-							records.valueOf(tracker.wish.id, about),
-							desk.plan.locale
-						)}
-						aria-invalid={fault ? 'true' : undefined}
-						onchange={(event) => typed(tracker.wish.id, field, event.currentTarget.value)}
-					/>
-				</label>
-				{#if fault}<p class="text-sm text-caution" role="alert">{fault}</p>{/if}
+<div class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_16rem]">
+	<div class="min-w-0">
+		<div class="flex flex-wrap items-center gap-3 py-2">
+			<button
+				class="button min-h-11 min-w-11"
+				aria-label="Day before"
+				disabled={day <= 1}
+				onclick={() => onday(day - 1)}>←</button
+			>
+			<h2 class="text-3xl">{longDate}</h2>
+			<button
+				class="button min-h-11 min-w-11"
+				aria-label="Day after"
+				disabled={day >= shape.days}
+				onclick={() => onday(day + 1)}>→</button
+			>
+		</div>
+		{#if groups.length === 0}
+			<p class="py-6 text-ink-soft">No page of this month asks for anything by the day.</p>
+		{/if}
+		<!-- svelte-ignore a11y_no_static_element_interactions -->
+		<div onkeydown={pressed} {@attach swipes(leafed)}>
+			{#each groups as { tracker, fields } (tracker.wish.id)}
+				<DaySlices
+					{desk}
+					{records}
+					{tracker}
+					{fields}
+					faultOf={(about) => faults[`${tracker.wish.id} ${about}`]}
+					ontyped={(field, text) => typed(tracker.wish.id, field, text)}
+				/>
 			{/each}
-		</section>
-	{/each}
+			{#each tables as { tracker, sheet } (tracker.wish.id)}
+				<section
+					aria-label={tracker.name}
+					class="grid gap-x-6 gap-y-1 border-t border-hairline py-3 sm:grid-cols-[9rem_minmax(0,1fr)]"
+				>
+					<div>
+						<h3 class="text-lg">{tracker.name}</h3>
+						<p class="text-sm text-ink-soft">page {tracker.pages.join(', ')}, its next line</p>
+					</div>
+					<SheetTable
+						{sheet}
+						wish={tracker.wish.id}
+						name={tracker.name}
+						{records}
+						reading={{ locale: desk.plan.locale, days: shape.days }}
+					/>
+				</section>
+			{/each}
+		</div>
+	</div>
+	<MonthOfDays {shape} {day} {filled} {onday} />
 </div>

@@ -25,7 +25,7 @@
 		drop: 'drop it'
 	};
 	const full = [
-		{ value: '' as const, label: 'not said' },
+		{ value: '' as const, label: 'no answer' },
 		...fullness.map((value) => ({ value, label: fullWords[value] }))
 	];
 	/** Of what nothing was written down, only this is asked. */

@@ -117,7 +117,7 @@
 			/>
 			<div class="flex gap-3">
 				<button class="button button-main" onclick={keep}>Take it</button>
-				<button class="button" onclick={() => (plan = undefined)}>Leave it</button>
+				<button class="button" onclick={() => (plan = undefined)}>Cancel</button>
 			</div>
 		</div>
 	{/if}

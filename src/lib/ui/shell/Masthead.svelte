@@ -1,12 +1,10 @@
 <script lang="ts">
-	import { monthWords } from '$lib/ui/words';
 	import { page } from '$app/state';
-	import { DropdownMenu } from 'bits-ui';
-	import ThemeSwitch from './ThemeSwitch.svelte';
-	import Shortcuts from './Shortcuts.svelte';
+	import MonthMenu, { type MonthEntry } from './MonthMenu.svelte';
+	import Help from './Help.svelte';
 
 	interface Props {
-		months: readonly { readonly id: string; readonly month: string }[];
+		months: readonly MonthEntry[];
 		theme: 'light' | 'dark' | 'system';
 	}
 	let { months, theme }: Props = $props();
@@ -15,106 +13,59 @@
 		months.find((month) => month.id === page.params.id && page.route.id?.startsWith('/months')) ??
 			months.at(-1)
 	);
-	const pageNumber = $derived(page.params.page);
-	const places = $derived([
-		{ name: 'Notebook', href: '/notebooks', here: page.route.id?.startsWith('/notebooks') },
-		...(current
+
+	/** In the order of work; what belongs to each is reached from there. */
+	const places = $derived(
+		current
 			? [
 					{
-						name: 'Month',
-						href: `/months/${current.id}`,
-						here: page.route.id === '/months/[id]'
+						name: 'Plan',
+						path: '',
+						screens: /\/months\/\[id\](\/\(plan\).*|\/compare|\/earlier)?$/
 					},
-					{
-						name: 'Kinds',
-						href: `/months/${current.id}/kinds`,
-						here: page.route.id?.endsWith('/kinds')
-					},
-					{
-						name: 'Page desk',
-						href: `/months/${current.id}/pages/${pageNumber ?? 'first'}`,
-						here: page.route.id?.includes('/pages/')
-					},
-					{
-						name: 'Guide',
-						href: `/months/${current.id}/guide/${pageNumber ?? 'first'}`,
-						here: page.route.id?.includes('/guide/')
-					},
-					{
-						name: 'Make',
-						href: `/months/${current.id}/make`,
-						here: page.route.id?.endsWith('/make')
-					},
-					{
-						name: 'Keep',
-						href: `/months/${current.id}/keep`,
-						here: page.route.id?.endsWith('/keep')
-					},
-					{
-						name: 'Look back',
-						href: `/months/${current.id}/look-back`,
-						here: page.route.id?.endsWith('/look-back')
-					},
-					{
-						name: 'Sheets',
-						href: `/months/${current.id}/sheets`,
-						// Labels are reached from there.
-						here: /\/(sheets|labels)$/.test(page.route.id ?? '')
-					}
-				]
-			: [])
-	]);
+					{ name: 'Draw', path: '/draw', screens: /\/(draw|guide\/\[page\]|sheets|labels)$/ },
+					{ name: 'Keep', path: '/keep', screens: /\/keep$/ },
+					{ name: 'Look back', path: '/look-back', screens: /\/look-back$/ }
+				].map(({ name, path, screens }) => ({
+					name,
+					href: `/months/${current.id}${path}`,
+					here: screens.test(page.route.id ?? '')
+				}))
+			: []
+	);
+	const inBooks = $derived(page.route.id?.startsWith('/notebooks'));
 </script>
 
+<!-- On a small screen the places stand at the foot, within reach of a thumb. -->
 <header
-	class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-hairline bg-sheet px-5 py-1.5 print:hidden"
+	class="flex items-center gap-x-4 border-b border-hairline bg-sheet px-3 sm:px-5 print:hidden"
 >
-	<a href="/" class="font-serif text-2xl italic">Horarium</a>
-	<nav aria-label="Screens" class="flex flex-wrap gap-1">
-		{#each places as place (place.name)}
-			<a
-				href={place.href}
-				aria-current={place.here ? 'page' : undefined}
-				class="border-b-2 px-2 py-1 {place.here
-					? 'border-ink font-medium'
-					: 'border-transparent hover:border-hairline'}">{place.name}</a
-			>
-		{/each}
-	</nav>
-	<div class="ml-auto flex flex-wrap items-center gap-2">
-		{#if current}
-			<DropdownMenu.Root>
-				<DropdownMenu.Trigger class="button button-quiet font-serif text-lg">
-					{monthWords(current.month)} <span aria-hidden="true">▾</span>
-				</DropdownMenu.Trigger>
-				<DropdownMenu.Content
-					strategy="fixed"
-					align="end"
-					class="z-40 max-h-(--bits-floating-available-height) overflow-y-auto min-w-48 border border-ink-soft bg-field py-1 shadow-md"
+	<a href="/" class="py-1.5 font-serif text-2xl italic">Horarium</a>
+	{#if places.length > 0}
+		<nav
+			aria-label="Places"
+			class="grid grid-flow-col max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:auto-cols-fr max-md:border-t max-md:border-hairline max-md:bg-sheet md:gap-1"
+		>
+			{#each places as place (place.name)}
+				<a
+					href={place.href}
+					aria-current={place.here ? 'page' : undefined}
+					class="flex min-h-11 items-center justify-center border-y-[3px] border-transparent px-3 text-lg max-md:border-b-0 {place.here
+						? 'font-medium max-md:border-t-calm md:border-b-calm'
+						: 'text-ink-soft hover:text-ink'}">{place.name}</a
 				>
-					{#each months as month (month.id)}
-						<DropdownMenu.Item>
-							{#snippet child({ props })}
-								<a
-									{...props}
-									href="/months/{month.id}"
-									class="block px-3 py-1.5 data-highlighted:bg-chosen">{monthWords(month.month)}</a
-								>
-							{/snippet}
-						</DropdownMenu.Item>
-					{/each}
-					<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
-					<DropdownMenu.Item>
-						{#snippet child({ props })}
-							<a {...props} href="/months" class="block px-3 py-1.5 data-highlighted:bg-chosen"
-								>All months, or plan another …</a
-							>
-						{/snippet}
-					</DropdownMenu.Item>
-				</DropdownMenu.Content>
-			</DropdownMenu.Root>
-		{/if}
-		<ThemeSwitch {theme} />
-		<Shortcuts />
+			{/each}
+		</nav>
+	{/if}
+	<div class="ml-auto flex min-w-0 items-center gap-1">
+		{#if current}<MonthMenu {months} {current} />{/if}
+		<a
+			href="/notebooks"
+			aria-current={inBooks ? 'page' : undefined}
+			class="flex min-h-11 items-center border-y-[3px] border-transparent px-2 text-lg {inBooks
+				? 'border-b-calm font-medium'
+				: 'text-ink-soft hover:text-ink'}">Books</a
+		>
+		<Help {theme} />
 	</div>
 </header>

@@ -4,7 +4,7 @@
 	type Theme = 'light' | 'dark' | 'system';
 	let { theme }: { theme: Theme } = $props();
 
-	const names: Record<Theme, string> = { system: 'device', light: 'light', dark: 'dark' };
+	const names: Record<Theme, string> = { system: 'system', light: 'light', dark: 'dark' };
 	const order: Theme[] = ['system', 'light', 'dark'];
 	let chosen = $state(untrack(() => theme));
 
@@ -15,4 +15,4 @@
 	}
 </script>
 
-<button class="button button-quiet text-sm" onclick={next}>Colours: {names[chosen]}</button>
+<button class="button" onclick={next}>Theme: {names[chosen]}</button>

@@ -114,10 +114,10 @@
 		bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 </script>
 
-<svelte:head><title>Everything in one file · Horarium</title></svelte:head>
+<svelte:head><title>Backups · Horarium</title></svelte:head>
 
 <main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-5">
-	<h1 class="pb-2 text-3xl">Everything in one file</h1>
+	<h1 class="pb-2 text-3xl">Backups</h1>
 	<p class="max-w-prose">
 		Notebooks, months, what was filled in, your hand, inks and evenings, sets, kinds, fonts and
 		printers: all of it in one ZIP, as plain JSON and CSV that any program can read, and every

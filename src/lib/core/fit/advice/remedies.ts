@@ -167,10 +167,7 @@ function* fewerWeeks(
 		yield edit({ weeks: { ...weeks, short: 'skip' } }, 'leave short weeks out');
 	}
 	if (weeks.belong !== 'middle-day')
-		yield edit(
-			{ weeks: { ...weeks, belong: 'middle-day' } },
-			'only weeks whose middle day lies in the month'
-		);
+		yield edit({ weeks: { ...weeks, belong: 'middle-day' } }, 'only weeks mostly in this month');
 	for (const pagesPerWeek of [2, 1] as const)
 		if (pagesPerWeek < weeks.pagesPerWeek) {
 			const suits =
@@ -183,7 +180,7 @@ function* fewerWeeks(
 	if (weeks.belong !== 'middle-day')
 		yield edit(
 			{ weeks: { ...weeks, belong: 'middle-day', pagesPerWeek: 1 }, form: undefined },
-			'one page a week, and only weeks whose middle day lies in the month'
+			'one page a week, and only weeks mostly in this month'
 		);
 }
 

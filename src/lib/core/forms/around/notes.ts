@@ -9,7 +9,7 @@ import { openChoice } from '../form/rule';
 const done = openChoice({
 	name: 'done',
 	label: 'Done is',
-	unsaid: 'not said',
+	unsaid: 'no mark',
 	options: [
 		['filled', 'filled'],
 		['crossed', 'crossed'],
@@ -23,7 +23,7 @@ const done = openChoice({
 const missed = openChoice({
 	name: 'missed',
 	label: 'Missed is',
-	unsaid: 'not said',
+	unsaid: 'no mark',
 	options: [
 		['left', 'left empty'],
 		['crossed', 'crossed'],

@@ -41,7 +41,7 @@ const splitRule = numberRule({
 });
 const overflow = flagRule({
 	name: 'overflow',
-	label: 'what finds no room in its cell stands beside the grid'
+	label: 'list overflowing events beside the grid'
 });
 /** Cells are at most so many times as high as wide: on one page 4 × 5 or 4 × 6 (common practice). */
 const tallest = 1.5;

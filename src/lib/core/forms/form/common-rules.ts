@@ -5,7 +5,7 @@ import { choiceRule, flagRule, numberRule, openChoice, sizeRule } from './rule';
 /** Whether the title is drawn letter by letter, on one line or two or down the side, or written on one row. */
 export const titleStyle = openChoice({
 	name: 'titleStyle',
-	label: 'The title is',
+	label: 'Title style',
 	options: [
 		['lettered', 'drawn, 4 rows'],
 		['two-lines', 'drawn on two lines, 8 rows'],
@@ -116,7 +116,7 @@ export const headed = openChoice({
 	label: 'Head',
 	options: [
 		['top', 'across the top'],
-		['place', 'in the first of eight places'],
+		['place', 'in the first box'],
 		['none', 'none']
 	]
 });

@@ -101,9 +101,10 @@ function bars(setting: Setting, y: number, scale: BarScale, texts: number): Mark
 			: []),
 		...dayColumn(setting, shown, { x: 0, y }),
 		...grid({ x: dayLabelWidth, y }, { w: scale.each, h: 1 }, scale.steps, days),
-		...shown.map((day, row) =>
-			dayField(setting, { x: dayLabelWidth, y: y + row, w: bar, h: 1 }, { day }, 'number')
-		)
+		...shown.map((day, row) => ({
+			...dayField(setting, { x: dayLabelWidth, y: y + row, w: bar, h: 1 }, { day }, 'number'),
+			scale: { from: scale.first, per: scale.step / scale.each, squares: bar }
+		}))
 	];
 	if (texts === 0) return marks;
 	const x = dayLabelWidth + bar;

@@ -103,13 +103,19 @@ function chart(setting: Setting, top: number, count: number, wide: number, per: 
 		...grid({ x: dayLabelWidth, y }, { w: wide, h: 1 }, count, days),
 		...Array.from({ length: days + 1 }, (_, row) => line(end, y + row, end + total, y + row)),
 		line(end + total, y, end + total, y + days),
-		...daysShown(setting).map((day, row) =>
-			field(
+		...daysShown(setting).map((day, row) => ({
+			...field(
 				{ x: dayLabelWidth, y: y + row, w: end + total - dayLabelWidth, h: 1 },
 				{ day },
 				'times'
-			)
-		)
+			),
+			scale: {
+				from: start * 60,
+				per: (60 * per) / wide,
+				squares: count * wide,
+				...(axis.of(setting) === 'back' ? { back: true } : {})
+			}
+		}))
 	];
 }
 

@@ -107,7 +107,7 @@ export function weekForm(spec: {
 		spans,
 		...(wholePage ? { wholePage } : {}),
 		content: ['title', 'columns'],
-		columnsAre: 'Parts of a day, one a line: “Tasks 11” rows high',
+		columnsAre: 'Day sections, such as “Tasks 11”, 11 rows high, one per line',
 		rules: [...shared.filter((rule) => !spec.noSpare || rule !== spare), ...spec.rules],
 		rooms,
 		layouts: (setting, room) => {

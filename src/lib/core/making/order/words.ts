@@ -42,7 +42,7 @@ export function taskWords({ pass, tone }: Task): string {
 		case 'erase':
 			return 'Erase the pencil';
 		case 'look':
-			return 'Look it over';
+			return 'Check';
 	}
 }
 

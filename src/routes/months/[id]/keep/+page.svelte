@@ -24,11 +24,11 @@
 	);
 	const records = $derived(opened());
 
-	const ways = ['page', 'day', 'paper'] as const;
+	const ways = ['day', 'page', 'paper'] as const;
 	type Way = (typeof ways)[number];
 
 	const asked = untrack(() => page.url.searchParams);
-	let way = $state<Way>(ways.find((one) => one === asked.get('way')) ?? 'page');
+	let way = $state<Way>(ways.find((one) => one === asked.get('way')) ?? 'day');
 	let shownDay = $state(Number(asked.get('day')) || undefined);
 	let shownPage = $state(Number(asked.get('page')) || undefined);
 	let shownTracker = $state(asked.get('of') ?? undefined);
@@ -85,14 +85,14 @@
 
 <main id="main" class="min-w-0 flex-1 px-5 py-4">
 	<div class="flex flex-wrap items-center gap-x-6 gap-y-2">
-		<h1 class="text-2xl">Keep {title}</h1>
+		<h1 class="sr-only">Keep {title}</h1>
 		<Choice
-			label="Filled in"
+			label="Enter by"
 			value={way}
 			options={[
-				{ value: 'page', label: 'on the page' },
-				{ value: 'day', label: 'a day at a time' },
-				{ value: 'paper', label: 'from paper' }
+				{ value: 'day', label: 'day' },
+				{ value: 'page', label: 'page' },
+				{ value: 'paper', label: 'list' }
 			]}
 			onchange={(chosen) => {
 				way = chosen;

@@ -128,8 +128,8 @@
 	{#if sensitive}
 		<p class="pb-3 text-sm text-ink-soft">
 			Records of mood, sleep and weight are for noticing patterns: they are no diagnosis, and
-			records of spending are no advice on money. Who is worried by what they see talks to a doctor;
-			a tracker that makes one anxious may be dropped.
+			records of spending are no advice on money. If something here worries you, talk to a doctor; a
+			tracker that makes one anxious may be dropped.
 		</p>
 	{/if}
 	{#if over === 'next'}

@@ -201,7 +201,7 @@
 						onclick={() => show(at - 1)}>Back</button
 					>
 					<button class="button min-h-14 flex-1 px-6 text-xl" data-step data-done onclick={tickOff}
-						>{done.has(at) ? 'Done already: next' : 'Done: next'}</button
+						>{done.has(at) ? 'Next' : 'Done'}</button
 					>
 				</div>
 			{:else if steps.length > 0}
@@ -283,7 +283,7 @@
 				</p>
 			{/if}
 			{#if guide.checks.length > 0}
-				<h2 class="pt-5 pb-1 text-xl">Look it over</h2>
+				<h2 class="pt-5 pb-1 text-xl">Check</h2>
 				<ul class="list-disc pl-6">
 					{#each guide.checks as check, index (index)}<li>{check}</li>{/each}
 				</ul>
@@ -298,9 +298,7 @@
 			{/if}
 			{#if done.count > 0}
 				<p class="pt-4">
-					<button class="button button-quiet" onclick={() => done.clear()}
-						>Begin this page anew</button
-					>
+					<button class="button button-quiet" onclick={() => done.clear()}>Restart page</button>
 				</p>
 			{/if}
 		</section>

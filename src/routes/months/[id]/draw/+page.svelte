@@ -7,6 +7,8 @@
 	import { NotebookKeeper } from '$lib/ui/keeping/notebook-keeper.svelte';
 	import { layOut, secondsLeft, type Task } from '$lib/core/making';
 	import AtHand from '$lib/ui/making/AtHand.svelte';
+	import Evenings from '$lib/ui/making/Evenings.svelte';
+	import TonightPages from '$lib/ui/making/TonightPages.svelte';
 	import { clockWords, minuteWords, restFor, wetNow } from '$lib/ui/making/drying';
 	import { MakingDesk } from '$lib/ui/making/making-desk.svelte';
 	import MakingFields from '$lib/ui/making/MakingFields.svelte';
@@ -129,36 +131,25 @@
 	}
 </script>
 
-<svelte:head><title>Make {title} · Horarium</title></svelte:head>
+<svelte:head><title>Draw {title} · Horarium</title></svelte:head>
 <svelte:window onkeydown={pressed} />
 
-<main id="main" class="grid min-h-0 flex-1 gap-8 px-5 py-4 lg:grid-cols-[1fr_24rem] print:block">
+<main
+	id="main"
+	class="grid min-h-0 flex-1 content-start gap-x-8 gap-y-4 px-5 py-4 lg:grid-cols-[1fr_20rem] print:block"
+>
 	<section aria-label="The sitting" class="min-w-0">
-		<h1 class="text-2xl print:hidden">Make {title}</h1>
+		<h1 class="sr-only">Draw {title}</h1>
 		{#if !plan}
-			<p class="py-4 text-ink-soft" role="status">The sittings are being worked out …</p>
+			<p class="py-4 text-ink-soft" role="status">The evenings are being worked out …</p>
 		{:else if !sitting}
-			<p class="py-4">
+			<p class="py-4 text-lg">
 				{plan.unseated.length > 0
 					? 'Nothing of it fits into the time that you have: say when you have more.'
 					: 'Everything of this month is drawn.'}
 			</p>
 		{:else}
-			<div class="flex flex-wrap items-center gap-3 py-2 print:hidden">
-				<button class="button" disabled={at === 0} onclick={() => show(at - 1)}>← Before</button>
-				<h2 class="text-xl">
-					Sitting {at + 1} of {plan.sittings.length}
-					<span class="font-sans text-base text-ink-soft"
-						>{dayWords(sitting.day)}, {sitting.at}</span
-					>
-				</h2>
-				<button
-					class="button"
-					disabled={at === plan.sittings.length - 1}
-					onclick={() => show(at + 1)}>After →</button
-				>
-				<span class="ml-auto" role="status">{left > 0 ? `${minuteWords(left)} left` : 'done'}</span>
-			</div>
+			<Evenings {making} sittings={plan.sittings} {at} onchoose={show} />
 			{#if next}
 				<AtHand
 					{making}
@@ -170,9 +161,7 @@
 					onspoilt={() => spoil(next.task.page)}
 				/>
 			{:else}
-				<p class="border-y border-hairline bg-sheet px-5 py-4 font-serif text-2xl print:hidden">
-					This sitting is done.
-				</p>
+				<p class="py-6 font-serif text-3xl print:hidden">This evening is done.</p>
 			{/if}
 			{#if rest > 0}
 				<p class="py-2 print:hidden" role="status">
@@ -192,14 +181,7 @@
 					{/each}
 				</ul>
 			{/if}
-			<p class="pt-3 print:hidden">
-				<span class="text-ink-soft">Lay out:</span>
-				{layOut(
-					sitting.pieces.flatMap(({ tasks }) => tasks),
-					making.settings.shelf,
-					making.settings.tools
-				).join(', ')}.
-			</p>
+			<h2 class="border-t border-hairline pt-3 text-xl print:hidden">The whole evening</h2>
 			{#each plan.sittings as shown, index (shown.day)}
 				<div class={index === at ? 'print:pb-6' : 'hidden print:block print:pb-6'}>
 					<div class="hidden print:block">
@@ -223,42 +205,41 @@
 			{/each}
 		{/if}
 	</section>
-	<aside aria-label="Sittings and how I work" class="min-w-0 print:hidden">
+	<aside aria-label="This evening, and how I work" class="flex min-w-0 flex-col gap-4 print:hidden">
+		{#if plan && sitting}
+			<div>
+				<h2 class="text-xl">{dayWords(sitting.day)}, {sitting.at}</h2>
+				<p role="status">{left > 0 ? `${minuteWords(left)} left` : 'done'}</p>
+			</div>
+			<div>
+				<h2 class="text-lg">On the table</h2>
+				<p class="text-ink-soft">
+					{layOut(
+						sitting.pieces.flatMap(({ tasks }) => tasks),
+						making.settings.shelf,
+						making.settings.tools
+					).join(', ')}
+				</p>
+			</div>
+			<TonightPages {desk} {sitting} />
+		{/if}
+		<nav aria-label="Tools" class="flex flex-wrap gap-2">
+			<a class="button" href="/months/{desk.id}/guide/first">Counting guide</a>
+			<a class="button" href="/months/{desk.id}/sheets">Sheets</a>
+			<a class="button" href="/months/{desk.id}/labels">Labels</a>
+		</nav>
 		{#if plan && plan.sittings.length > 0}
-			<h2 class="text-xl">
-				{minuteWords(leftInAll)} left in {plan.sittings.length}
-				{plan.sittings.length === 1 ? 'sitting' : 'sittings'}
-			</h2>
-			<p class="text-sm text-ink-soft">
-				Between {minuteWords(leftInAll * range[0])} and {minuteWords(leftInAll * range[1])}{known
-					? ', by your own pace.'
-					: ' until your own pace is known from what you tick off.'}
-			</p>
-			<ol class="py-2">
-				{#each plan.sittings as { day, seconds, minutes, late, pieces }, index (day)}
-					<li>
-						<button
-							class="flex w-full items-center gap-3 border-l-4 px-2 py-1 text-left {index === at
-								? 'border-calm bg-sheet'
-								: 'border-transparent hover:bg-sheet'}"
-							aria-current={index === at ? 'true' : undefined}
-							onclick={() => show(index)}
-						>
-							<span class="w-32 shrink-0">{dayWords(day)}</span>
-							<span class="min-w-0 flex-1 truncate text-sm text-ink-soft">
-								{late ? 'late: ' : ''}{pieces
-									.map(({ tasks }) =>
-										[...new Set(tasks.map(({ page }) => page))].sort((a, b) => a - b).join('–')
-									)
-									.join(', ')}
-							</span>
-							<span class="text-sm whitespace-nowrap"
-								>{Math.round(seconds / 60)} of {minutes} min</span
-							>
-						</button>
-					</li>
-				{/each}
-			</ol>
+			<div>
+				<h2 class="text-lg">
+					{minuteWords(leftInAll)} left in {plan.sittings.length}
+					{plan.sittings.length === 1 ? 'evening' : 'evenings'}
+				</h2>
+				<p class="text-sm text-ink-soft">
+					Between {minuteWords(leftInAll * range[0])} and {minuteWords(leftInAll * range[1])}{known
+						? ', by your own pace.'
+						: ' until your own pace is known from what you tick off.'}
+				</p>
+			</div>
 			{#each making.savings as saving (wayWords(saving.way, desk.wishes))}
 				<p class="pb-2">
 					<button
@@ -274,7 +255,7 @@
 					place: give more minutes or days, or print sheets instead of ruling them.
 				</p>
 			{/if}
-			<p class="flex flex-wrap items-center gap-3 pb-5">
+			<p class="flex flex-wrap items-center gap-2">
 				<a class="button" href="/app/months/{desk.id}/sittings.ics" download
 					>Put them into my calendar</a
 				>
