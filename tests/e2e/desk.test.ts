@@ -1,5 +1,5 @@
 import { test } from 'vitest';
-import { onStage, saved, toPlan, visit } from './stage';
+import { onStage, saved, toPlan, unfold, visit } from './stage';
 
 const stage = onStage();
 
@@ -25,6 +25,8 @@ test('a block is moved and sized by keyboard, pinned, and taken back', async () 
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('Enter');
 	await page.getByRole('button', { name: sleep('0, 1') }).waitFor();
+	await page.getByRole('button', { name: sleep('0, 1') }).click();
+	await unfold(page, 'Place and priority');
 	await page.getByRole('button', { name: 'Let it move again' }).waitFor();
 	await page.keyboard.press('Control+z');
 	await page.getByRole('button', { name: sleep('0, 0') }).waitFor();
@@ -34,6 +36,7 @@ test('a block is moved and sized by keyboard, pinned, and taken back', async () 
 test('dragging shows what is beside the block, and what it covers gives way', async () => {
 	const page = await openDesk(70);
 	const block = page.getByRole('button', { name: sleep('0, 0') });
+	await block.hover();
 	const box = await block.boundingBox();
 	if (!box) throw new Error('no block');
 	const square = box.width / 28;
@@ -87,6 +90,7 @@ test('a block is sized by its handle, and its cells with it', async () => {
 test('a place typed in figures is taken, or refused with words', async () => {
 	const page = await openDesk(71);
 	await page.getByRole('button', { name: /^Sleep on page 71/ }).click();
+	await unfold(page, 'Place and priority');
 	await page.getByLabel('High').fill('36');
 	await page.getByRole('button', { name: /^Sleep on page 71, 28 × 36/ }).waitFor();
 	await page.getByLabel('From the top').fill('9');

@@ -125,16 +125,32 @@ test('the page is the form: arrows move, signs fill, undo takes back', async () 
 
 test('one day goes from the top to the end by Enter; what cannot be read is told and kept out', async () => {
 	await open('May 2027', 'keep?way=day&day=12');
-	await page.getByRole('heading', { name: 'Wed 12 May 2027' }).waitFor();
-	const habits = page.getByRole('region', { name: 'Habits' }).getByRole('textbox');
-	await habits.first().focus();
-	for (const sign of ['x', 'x', '-', '-', 'x', 'o']) {
-		await page.keyboard.type(sign);
-		await page.keyboard.press('Enter');
-	}
-	await field('Weather inside').fill('9');
-	await page.keyboard.press('Enter');
-	await page.getByText('“9” is not a state of the key, 1 to 5').waitFor();
+	await page.getByRole('heading', { name: 'Wednesday 12 May' }).waitFor();
+	const habits = page.getByRole('region', { name: 'Habits' }).getByRole('button');
+	const said = ['done', 'done', 'missed', 'no answer', 'done', 'not due'];
+	const order = ['no answer', 'done', 'missed', 'not due'];
+	// Each tap marks the cell as one would on paper: done, missed, not due; a sign does so at once.
+	for (const [at, word] of said.entries())
+		for (let tap = 0; tap < order.indexOf(word); tap++) await habits.nth(at).click();
+	await habits.nth(3).press('-');
+	// The page's own key, and a second choice of the same takes it away.
+	const weather = page.getByRole('region', { name: 'Weather inside' }).getByRole('radio');
+	await weather.nth(2).click();
+	await weather.nth(3).click();
+	await weather.nth(3).click();
+	await weather.nth(1).click();
+	// A night is drawn over the scale of its page; 22:00 and 6:00 are two taps.
+	const night = page.getByRole('region', { name: 'Sleep' });
+	await night.getByRole('img').scrollIntoViewIfNeeded();
+	const line = await night.getByRole('img').boundingBox();
+	if (!line) throw new Error('no line to draw on');
+	const square = line.width / 24;
+	const tap = (hour: number) => page.mouse.click(line.x + (hour + 0.5) * square, line.y + 8);
+	const from = Number(await night.locator('.text-rubric').first().textContent());
+	await tap((22 - from + 24) % 24);
+	await page.getByText('Now tap where it ends.').waitFor();
+	await tap((5 - from + 24) % 24);
+	await expect.poll(() => field('Sleep').inputValue()).toBe('22:00-06:00');
 	await field('Sleep').fill('23:');
 	await field('Sleep').press('Enter');
 	await page.getByText('“23:” is no span of time').waitFor();
@@ -143,13 +159,13 @@ test('one day goes from the top to the end by Enter; what cannot be read is told
 	await page.getByText('“1e9” is no number').waitFor();
 	await saved(page);
 	await reloaded(page);
-	const values = await habits.evaluateAll((inputs) =>
-		inputs.map((input) => (input instanceof HTMLInputElement ? input.value : ''))
-	);
-	expect(values).toEqual(['x', 'x', '-', '-', 'x', 'o']);
+	for (const [at, word] of [...said.slice(0, 3), 'missed', ...said.slice(4)].entries())
+		expect(await habits.nth(at).getAttribute('aria-label')).toMatch(new RegExp(`: ${word}$`));
+	expect(await weather.nth(1).getAttribute('aria-checked')).toBe('true');
+	expect(await field('Sleep').inputValue()).toBe('22:00-06:00');
 	expect(await field('Steps').inputValue()).toBe('');
-	await page.getByRole('button', { name: 'Day after →' }).click();
-	await page.getByRole('heading', { name: 'Thu 13 May 2027' }).waitFor();
+	await page.getByRole('button', { name: 'Day after' }).click();
+	await page.getByRole('heading', { name: 'Thursday 13 May' }).waitFor();
 });
 
 test('what is filled in while nobody answers is not lost', async () => {
@@ -174,7 +190,7 @@ test('two windows that reach nobody lose nothing of each other, and what changed
 	for (const one of [page, other]) await one.route('**/records', (route) => route.abort());
 	await steps(page).fill('7,000');
 	await steps(page).press('Enter');
-	await other.getByRole('button', { name: 'Day after →' }).click();
+	await other.getByRole('button', { name: 'Day after' }).click();
 	await steps(other).fill('9,000');
 	await steps(other).press('Enter');
 	await other.getByRole('alert').filter({ hasText: 'does not answer' }).waitFor();
@@ -183,7 +199,7 @@ test('two windows that reach nobody lose nothing of each other, and what changed
 	await reloaded(page);
 	await saved(page);
 	expect(await steps(page).inputValue()).toBe('7,000');
-	await page.getByRole('button', { name: 'Day after →' }).click();
+	await page.getByRole('button', { name: 'Day after' }).click();
 	expect(await steps(page).inputValue()).toBe('9,000');
 
 	// A tablet writes what this window has not seen.

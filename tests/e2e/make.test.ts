@@ -17,16 +17,16 @@ beforeEach(async () => {
 	const { id } = (await made.json()) as { id: string };
 	month = `${app.address}/months/${id}`;
 	await visit(page, `${month}/draw`);
-	await page.getByRole('heading', { name: /^Sitting 1 of/ }).waitFor();
+	await page.getByRole('list', { name: 'Evenings' }).waitFor();
 });
 
 const now = () => page.getByRole('region', { name: 'Now' });
 
 test('a sitting is worked through, with what dries, and goes on after a reload', async () => {
 	// As many sittings of fifty minutes as the month takes, from the last week of April on.
-	const all = await page.getByRole('heading', { name: /h .* in \d+ sittings$/ }).textContent();
+	const all = await page.getByRole('heading', { name: /h .* in \d+ evenings$/ }).textContent();
 	const [, hours, minutes, count] =
-		/(\d+) h(?: (\d+) min)? left in (\d+)\s+sittings/.exec(all ?? '') ?? [];
+		/(\d+) h(?: (\d+) min)? left in (\d+)\s+evenings/.exec(all ?? '') ?? [];
 	const least = Math.ceil((60 * Number(hours) + Number(minutes ?? 0)) / 50);
 	expect([least, least + 1]).toContain(Number(count));
 	await page.getByRole('heading', { name: /Sat 24 April, 20:00$/ }).waitFor();
@@ -68,7 +68,7 @@ test('a spread that is finished is marked as drawn, and planned no more', async 
 
 test('evenings, inks and rules change the sittings, and are kept', async () => {
 	const { app, context } = stage();
-	const sittings = page.getByRole('complementary').getByRole('button', { name: /of \d+ min$/ });
+	const sittings = page.getByRole('list', { name: 'Evenings' }).getByRole('button');
 	const before = await sittings.count();
 	await page.getByLabel('For', { exact: true }).fill('90');
 	await expect.poll(() => sittings.count()).toBeLessThan(before);
@@ -76,7 +76,7 @@ test('evenings, inks and rules change the sittings, and are kept', async () => {
 	await page.getByText('A whole number from 10 to 600').waitFor();
 	await page.getByLabel('For', { exact: true }).fill('90');
 	for (const day of ['Mon', 'Tue', 'Wed', 'Thu']) await page.getByLabel(day).uncheck();
-	await expect.poll(() => sittings.first().textContent()).toMatch(/Sat 24 April/);
+	await expect.poll(() => sittings.first().textContent()).toMatch(/Sat 24 Apr/);
 	await page.getByText('With what').click();
 	await choose(page, /^Rule with/, 'gel pen');
 	await page.getByText('By which rules').click();
@@ -105,7 +105,7 @@ test('evenings, inks and rules change the sittings, and are kept', async () => {
 });
 
 test('where time does not do, what would be simpler is tried out and offered', async () => {
-	const total = page.getByRole('heading', { name: /in \d+ sittings$/ });
+	const total = page.getByRole('heading', { name: /in \d+ evenings$/ });
 	const before = await total.textContent();
 	expect(await page.getByRole('button', { name: /^Write all titles/ }).count()).toBe(0);
 	await page.getByLabel('Days before the 1st').fill('1');
@@ -134,10 +134,11 @@ test('a spread is given to another sitting, also for whoever looks from elsewher
 	await visit(tablet, `${month}/draw`);
 	await tablet.evaluate(() => localStorage.clear());
 	await reloaded(tablet);
-	await tablet.getByRole('button', { name: 'After →' }).click();
+	const evenings = tablet.getByRole('list', { name: 'Evenings' }).getByRole('button');
+	await evenings.nth(1).click();
 	await tablet.getByRole('heading', { name: /^Pages 62 and 63/ }).waitFor();
 	await tablet.getByRole('button', { name: 'Do pages 62 and 63 wherever it fits' }).click();
-	await tablet.getByRole('button', { name: '← Before' }).click();
+	await evenings.first().click();
 	await tablet.getByRole('heading', { name: /^Pages 62 and 63/ }).waitFor();
 });
 

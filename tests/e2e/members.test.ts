@@ -24,7 +24,7 @@ test('something is put beside the calendar, told its room, and given a page of i
 	// The new member is open, and says where it lives.
 	await unfold(page, 'Place and priority');
 	await choose(page, /^Position there/, 'right of the grid');
-	const grid = page.getByRole('img', { name: /^Pages 64 and 65/ });
+	const grid = page.getByRole('group', { name: /^Pages 64 and 65/ });
 	await grid.locator('text', { hasText: 'Goals' }).waitFor();
 	await saved(page);
 	await reloaded(page);
@@ -44,6 +44,7 @@ test('something is put beside the calendar, told its room, and given a page of i
 test('a wish is dragged onto a composed page, and by keyboard members change places', async () => {
 	const handle = page.getByLabel('Drag Bakes to try to another place');
 	await handle.scrollIntoViewIfNeeded();
+	await page.getByRole('button', { name: 'Show what At a glance holds' }).click();
 	const target = page.getByRole('list', { name: 'In At a glance' });
 	const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
 	if (!from || !to) throw new Error('nothing to drag');
@@ -99,6 +100,7 @@ test('a composed page comes with what it is made of, and a name of one’s own',
 		.first()
 		.click();
 	const { page: shown } = stage();
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
 	await back();
 	await expect.poll(() => inside('Health')).toEqual(['Sleep', 'Steps', 'Weight']);
 	await saved(shown);

@@ -216,7 +216,8 @@ test('lines for the index are copied with their pages', async () => {
 });
 
 test('the same wishes are compared with another book and month', async () => {
-	await page.getByRole('link', { name: 'Compare' }).click();
+	await page.getByTestId('month-menu').click();
+	await page.getByRole('menuitem', { name: /^Compare/ }).click();
 	await page.getByRole('heading', { name: 'The same wishes elsewhere' }).waitFor();
 	const used = page.getByRole('row', { name: /^Pages used/ }).getByRole('cell');
 	await expect.poll(() => used.allTextContents()).toHaveLength(2);

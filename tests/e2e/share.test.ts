@@ -79,7 +79,7 @@ test('a file that is no plan is refused with words, a dropped one is shown befor
 		return transfer;
 	}, text);
 	await page.dispatchEvent('body', 'drop', { dataTransfer: data });
-	await page.getByRole('button', { name: 'Leave it' }).click();
+	await page.getByRole('button', { name: 'Cancel' }).click();
 	expect(await months.count()).toBe(before);
 });
 

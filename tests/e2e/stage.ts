@@ -115,6 +115,9 @@ export async function addKind(page: Page, name: string, to: 'month' | 'page' = '
 		.getByRole('option', { name: new RegExp(`^${name}`) })
 		.first()
 		.click();
+	// What was added is opened in place of what it was added to.
+	const chosen = page.getByRole('region', { name: 'The chosen wish' });
+	if (to === 'page') await chosen.getByRole('heading', { name }).waitFor();
 }
 
 /** Opens what is folded among the settings of the chosen wish, or elsewhere. */

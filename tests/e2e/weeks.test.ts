@@ -98,6 +98,7 @@ test('each kind of set is a choice or two away, and its guide rules it', async (
 
 	await choose(page, /^Layout/, 'Week in rows');
 	await addKind(page, 'Quote', 'page');
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
 	await expect.poll(() => page.getByRole('link', { name: /^Pages.*Quote/ }).count()).toBe(4);
 	expect(await page.getByText(/have no place/).count()).toBe(0);
 

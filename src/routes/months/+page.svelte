@@ -90,7 +90,7 @@
 
 <svelte:head><title>Months · Horarium</title></svelte:head>
 
-<main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-6">
+<main id="main" class="mx-auto w-full max-w-5xl flex-1 px-5 py-6">
 	<h1 class="pb-4 text-3xl">Months</h1>
 	<div class="flex flex-wrap items-end gap-3 border-y border-hairline bg-sheet px-4 py-3">
 		<label class="flex flex-col gap-0.5">
@@ -128,10 +128,27 @@
 	{/if}
 	<ul>
 		{#each data.all as entry (entry.id)}
-			<li class="flex items-center gap-4 border-b border-hairline py-3">
-				<a href="/months/{entry.id}" class="flex-1">
-					<span class="block font-serif text-xl">{monthWords(entry.month)}</span>
-					<span class="text-ink-soft">{entry.notebook}</span>
+			<li class="group flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hairline py-4">
+				<a
+					href="/months/{entry.id}"
+					class="flex min-w-0 flex-1 flex-wrap items-center gap-x-6 gap-y-2"
+				>
+					<span class="w-44">
+						<span class="block font-serif text-xl">{monthWords(entry.month)}</span>
+						<span class="text-ink-soft">{entry.notebook}</span>
+					</span>
+					<span class="flex h-24 min-w-0 gap-1 overflow-hidden" aria-hidden="true">
+						{#await data.strips then strips}
+							{#each strips[entry.id] ?? [] as page (page)}
+								<img
+									class="aspect-[0.7] h-full bg-print object-cover object-top"
+									loading="lazy"
+									src="/app/months/{entry.id}/plan.svg?page={page}"
+									alt=""
+								/>
+							{/each}
+						{/await}
+					</span>
 				</a>
 				<KeepAsSet month={monthWords(entry.month)} onkeep={(name) => keepAsSet(entry.id, name)} />
 				<button

@@ -8,6 +8,7 @@
 	import type { Notebook } from '$lib/core/paper';
 	import { localWeekStart } from '$lib/ui/locale';
 	import { newNotebook } from '$lib/ui/notebook/new-notebook';
+	import FirstMonth from '$lib/ui/notebook/FirstMonth.svelte';
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
@@ -25,8 +26,10 @@
 	const wanted = $derived(parseMonth(month));
 	const ready = $derived(wanted && (kept || checked(notebookSchema, notebook).ok));
 
+	const weekStart: WeekStart = $derived(localWeekStart(data.locale));
+	const book = $derived(data.notebooks.find(({ id }) => id === kept)?.notebook ?? notebook);
+
 	async function plan() {
-		const weekStart: WeekStart = localWeekStart(data.locale);
 		trouble = undefined;
 		if (!kept) {
 			const made = await send('POST', '/app/notebooks', notebook);
@@ -51,40 +54,48 @@
 
 <svelte:head><title>Begin · Horarium</title></svelte:head>
 
-<main id="main" class="mx-auto flex w-full max-w-6xl flex-1 flex-col gap-6 px-5 py-8">
-	<div class="max-w-2xl">
-		<h1 class="pb-2 text-4xl">Which book, and which month?</h1>
-		<p class="text-lg">
-			Horarium counts the dots for you: it fits the month’s pages into your notebook, draws each of
-			them to the dot, and tells your hand where every line begins. The paper stays the journal.
-		</p>
-	</div>
-	{#if data.notebooks.length > 0}
-		<Select
-			label="Notebook"
-			value={kept ?? ''}
-			options={data.notebooks.map(({ id, notebook }) => ({ value: id, label: notebook.name }))}
-			onchange={(id) => (kept = id)}
-		/>
-	{:else}
-		<NotebookForm {notebook} onchange={(next) => (notebook = next)} />
-	{/if}
-	<div class="flex flex-wrap items-end gap-4">
-		<label class="flex flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Month to plan</span>
-			<input
-				type="month"
-				class="field"
-				min="1900-01"
-				max="2200-12"
-				value={month}
-				oninput={(event) => (month = event.currentTarget.value)}
+<main
+	id="main"
+	class="grid w-full flex-1 grid-cols-[minmax(0,1fr)] content-start gap-x-8 gap-y-5 px-4 py-5 sm:px-5 lg:grid-cols-[minmax(22rem,28rem)_1fr]"
+>
+	<div class="flex flex-col gap-5">
+		<div>
+			<h1 class="pb-1 text-3xl">Which book, and which month?</h1>
+			<p>
+				Horarium counts the dots: it fits the month into your notebook, draws every page, and tells
+				your hand where each line begins. The paper stays the journal.
+			</p>
+		</div>
+		<div class="flex flex-wrap items-end gap-3">
+			<label class="flex flex-col gap-0.5">
+				<span class="text-sm text-ink-soft">Month to plan</span>
+				<input
+					type="month"
+					class="field"
+					min="1900-01"
+					max="2200-12"
+					value={month}
+					oninput={(event) => (month = event.currentTarget.value)}
+				/>
+			</label>
+			<button class="button button-main" disabled={!ready} onclick={plan}>
+				Draw {wanted ? monthWords(wanted) : 'the month'}
+			</button>
+		</div>
+		{#if trouble}<p role="alert" class="bg-caution-ground px-3 py-2">{trouble}</p>{/if}
+		{#if data.notebooks.length > 0}
+			<Select
+				label="Notebook"
+				value={kept ?? ''}
+				options={data.notebooks.map(({ id, notebook }) => ({ value: id, label: notebook.name }))}
+				onchange={(id) => (kept = id)}
 			/>
-		</label>
-		<button class="button button-main" disabled={!ready} onclick={plan}>
-			Draw {wanted ? monthWords(wanted) : 'the month'}
-		</button>
+		{:else}
+			<NotebookForm {notebook} pictured={false} onchange={(next) => (notebook = next)} />
+		{/if}
+		<ImportPlan notebooks={data.notebooks} />
 	</div>
-	{#if trouble}<p role="alert" class="bg-caution-ground px-3 py-2">{trouble}</p>{/if}
-	<ImportPlan notebooks={data.notebooks} />
+	<section aria-label="What comes" class="min-w-0">
+		<FirstMonth notebook={book} {month} {weekStart} locale={data.locale} />
+	</section>
 </main>

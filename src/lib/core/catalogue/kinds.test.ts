@@ -59,11 +59,13 @@ test('a layout that is asked for by name is not held to the pages of another', (
 		}
 });
 
-test('a first month starts with a cover, a calendar, habits and a brain dump', () => {
+test('a first month starts with what most months hold, in the order of the month', () => {
 	expect(startingSet().map(({ kind }) => kindById(kind)?.name)).toEqual([
 		'Cover',
 		'Month calendar',
 		'Habit trackers',
+		'Mood',
+		'Weekly pages',
 		'Brain dump'
 	]);
 });

@@ -3,7 +3,7 @@ import { begin, idGiver } from './begin';
 import { kindById } from './kinds';
 
 /** Kinds of a first month, in the order in which people set a month up. */
-const starting = ['cover', 'month-calendar', 'habits', 'brain-dump'];
+const starting = ['cover', 'month-calendar', 'habits', 'mood', 'weekly-pages', 'brain-dump'];
 
 /** Wishes to begin with, for someone who has no month yet. */
 export function startingSet(): Wish[] {

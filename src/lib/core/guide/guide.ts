@@ -6,24 +6,42 @@ import { cornersOf, countsOf, furthest, KnownDots, type Place } from './place';
 import { seriesOf, type Series } from './series';
 import type { RuleStep, Step, WriteStep } from './steps';
 import { strokesFrom } from './strokes-from';
+import { thingAt, thingsOf, type Thing } from './things';
 
 /**
- * Counting guide of one page, enough to draw every line, in the order of `passes`: tints, then strokes, the longest before
- * the shorter, then what a compass draws, then drawn letters, then what is written. Each dot is counted from the nearest one that is known by then: a
+ * Counting guide of one page, enough to draw every line, in the order of `passes`: tints, then strokes, a thing at a time, of each
+ * the longest before the shorter, then what a compass draws, then drawn letters, then what is written. Each dot is counted from the nearest one that is known by then: a
  * corner, an end of what is ruled, or a helper tick; no count is larger than ten. `corners` are those that
  * the page has: other ones than usual where its leaf is cut.
  */
-export function countingGuide(
+export function countingGuide(...asked: Parameters<typeof guided>): Step[] {
+	return guided(...asked).steps;
+}
+
+/** The steps of a page, the things that are ruled on it, and to which of them each step belongs; −1 for none. */
+export interface Guided {
+	readonly steps: Step[];
+	readonly things: readonly Thing[];
+	readonly of: readonly number[];
+}
+
+/** The same with what each step belongs to. */
+export function guided(
 	page: Size,
 	marks: readonly Mark[],
 	corners: readonly Dot[] = cornersOf({ x: 0, y: 0, ...page }),
 	writes: Hand['writes'] = 'right'
-): Step[] {
+): Guided {
 	const lines = marks.flatMap((mark) => (mark.kind === 'line' ? [mark] : []));
 	const tints = marks.flatMap((mark) => (mark.kind === 'tint' ? [mark] : []));
 	const texts = marks.flatMap((mark) => (mark.kind === 'text' && mark.text ? [mark] : []));
 	const known = new KnownDots(corners);
 	const steps: Step[] = [];
+	const of: number[] = [];
+	/** Steps from the last one on belong to a thing; helper ticks with what they lead to. */
+	const belong = (thing: number) => {
+		while (of.length < steps.length) of.push(thing);
+	};
 	/** A place for a dot, after helper ticks if it needs any. */
 	const placeOf = (at: Dot, also?: Dot): Place => {
 		const near = known.find(at, also);
@@ -38,36 +56,49 @@ export function countingGuide(
 		const begin = placeOf({ x, y });
 		const end = placeOf({ x: x + w, y: y + h }, begin.at);
 		steps.push({ kind: 'tint', tone, begin, end, ...(repeat ? { repeat } : {}) });
+		belong(-1);
 	}
-	let open: readonly Series[] = seriesOf(lines);
-	for (let next = nextOf(open, known); next; next = nextOf(open, known)) {
-		const { found, begin, end } = next;
-		open = open.filter((other) => other !== found);
-		const from = placeOf(begin);
-		const to = placeOf(end, begin);
-		const step: RuleStep = { kind: 'rule', begin: from, end: to, repeat: found.repeat };
-		steps.push(step);
-		for (const stroke of strokesFrom(step)) {
-			known.add(stroke.begin);
-			known.add(stroke.end);
+	const things = thingsOf(lines, writes);
+	for (const [index, { lines }] of things.entries()) {
+		let open: readonly Series[] = seriesOf(lines);
+		for (let next = nextOf(open, known); next; next = nextOf(open, known)) {
+			const { found, begin, end } = next;
+			open = open.filter((other) => other !== found);
+			const from = placeOf(begin);
+			const to = placeOf(end, begin);
+			const step: RuleStep = { kind: 'rule', begin: from, end: to, repeat: found.repeat };
+			steps.push(step);
+			for (const stroke of strokesFrom(step)) {
+				known.add(stroke.begin);
+				known.add(stroke.end);
+			}
 		}
+		belong(index);
 	}
 	for (const mark of marks) {
 		if (mark.kind !== 'arc') continue;
 		const begin = placeOf({ x: mark.x, y: mark.y });
 		const end = placeOf({ x: mark.x + mark.radius, y: mark.y }, begin.at);
 		steps.push({ kind: 'compass', begin, end, part: mark.part });
+		belong(-1);
 	}
 	const drawn = texts.filter(({ style }) => style === 'lettering');
 	const written = texts.filter(({ style }) => style !== 'lettering');
-	for (const row of [drawn, written].flatMap((marks) => inColumns(rowsOf(marks), writes))) {
+	const at = new Map(written.map((mark) => [mark, thingAt(things, dotOf(mark))]));
+	// What belongs to nothing that is ruled stands first, as headings do.
+	const groups = [
+		drawn,
+		...[-1, ...things.keys()].map((own) => written.filter((mark) => at.get(mark) === own))
+	];
+	for (const row of groups.flatMap((marks) => inColumns(rowsOf(marks), writes))) {
 		const [first] = row;
 		if (!first) continue;
 		const begin = placeOf(dotOf(first));
 		const words = row.map((mark) => ({ text: mark.text, at: dotOf(mark) }));
 		steps.push({ kind: 'write', style: first.style, begin, texts: words } satisfies WriteStep);
+		belong(at.get(first) ?? -1);
 	}
-	return steps;
+	return { steps, things, of };
 }
 
 /** Squares that a step has one count; a series counts to both ends of each stroke. */

@@ -1,9 +1,10 @@
 import { cutOrder, frontOf, frontsOf, leafLines } from '../cuts';
 import { cutsOf, kindOf, titleOf, usableSquares, type Plan, type Run } from '../fit';
-import { handMarks, pastedOn } from '../page';
+import { blocksOn, handMarks, pastedOn } from '../page';
 import { marginMm, pageOf, type Dot, type Size } from '../paper';
 import { checkList } from './check-list';
-import { countingGuide } from './guide';
+import { guided } from './guide';
+import { portionsOf, type NamedPlace, type Portion } from './portions';
 import { cornersOf } from './place';
 import type { Step } from './steps';
 
@@ -25,6 +26,8 @@ export interface PageGuide {
 	/** Corner dots to count from: the page's, or those of what the cuts leave of it. */
 	readonly corners: readonly Dot[];
 	readonly steps: readonly Step[];
+	/** The steps in portions that a hand does in one go. */
+	readonly portions: readonly Portion[];
 	/** What is printed and pasted in, once the ink is dry. */
 	readonly pastes: readonly string[];
 	readonly checks: readonly string[];
@@ -41,10 +44,12 @@ export function pageGuide(plan: Plan, run: Run, page: number): PageGuide {
 	const corners = parts.flatMap(cornersOf);
 	const { pitchMm } = plan.notebook;
 	const { writes } = plan.hand;
-	const steps = countingGuide(size, handMarks(plan, run, page), corners, writes).map(
-		(step): Step =>
-			step.kind === 'compass' ? { ...step, mm: (step.end.at.x - step.begin.at.x) * pitchMm } : step
+	const marks = handMarks(plan, run, page);
+	const found = guided(size, marks, corners, writes);
+	const steps = found.steps.map((step): Step =>
+		step.kind === 'compass' ? { ...step, mm: (step.end.at.x - step.begin.at.x) * pitchMm } : step
 	);
+	const portions = portionsOf(found, namesOn(run, page), marks);
 	const cut = cutOrder(plan.notebook, cutsOf(plan))
 		.filter(({ front }) => front === frontOf(page))
 		.map(({ text, back }) => (page === frontOf(page) || back === '' ? text : back));
@@ -60,9 +65,19 @@ export function pageGuide(plan: Plan, run: Run, page: number): PageGuide {
 		cutTicks: cutTicks(plan, page),
 		corners,
 		steps,
+		portions,
 		pastes,
 		checks
 	};
+}
+
+/** What stands on a page by name, each where it lies. */
+function namesOn(run: Run, page: number): NamedPlace[] {
+	return blocksOn(run, page).flatMap(({ as, pieces }) =>
+		pieces.flatMap(({ page: on, rect }) =>
+			on === page ? [{ name: as.title || kindOf(as).name, rect }] : []
+		)
+	);
 }
 
 function pastesOn(plan: Plan, run: Run, page: number): string[] {

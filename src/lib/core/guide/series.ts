@@ -6,6 +6,8 @@ import type { Repeat } from './steps';
 export interface Series {
 	readonly first: LineMark;
 	readonly repeat?: Repeat;
+	/** All of them, in order. */
+	readonly strokes: readonly LineMark[];
 }
 
 /** Gathers parallel strokes of equal extent into series of equal distance, no wider than one counts. */
@@ -34,8 +36,8 @@ function evenRuns(strokes: readonly LineMark[]): Series[] {
 		if (last && distance <= furthest && (times === 0 || distance === every)) {
 			const direction = stroke.y1 === stroke.y2 ? 'down' : 'right';
 			const repeat = { times: times + 1, every: distance, direction } as const;
-			runs[runs.length - 1] = { first: last.first, repeat };
-		} else runs.push({ first: stroke });
+			runs[runs.length - 1] = { first: last.first, repeat, strokes: [...last.strokes, stroke] };
+		} else runs.push({ first: stroke, strokes: [stroke] });
 	}
 	return runs;
 }

@@ -13,6 +13,7 @@ export * from './values/renamed';
 export * from './values/rhythm';
 export * from './read/statement';
 export * from './tallies/statistics';
+export * from './tallies/surprises';
 export * from './tallies/tally';
 export * from './values/times';
 export * from './tallies/together';

@@ -38,7 +38,7 @@
 			align="start"
 			collisionPadding={8}
 			aria-labelledby="{id}-label"
-			class="z-50 max-h-80 min-w-(--bits-select-anchor-width) max-w-[calc(100vw-1rem)] overflow-y-auto border border-ink-soft bg-field py-1 shadow-md"
+			class="z-50 max-h-[min(20rem,var(--bits-floating-available-height))] min-w-(--bits-select-anchor-width) max-w-[calc(100vw-1rem)] overflow-y-auto border border-ink-soft bg-field py-1 shadow-md"
 		>
 			{#each items as item (item.value)}
 				<Select.Item

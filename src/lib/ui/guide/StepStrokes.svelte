@@ -3,8 +3,8 @@
 
 	import { arcPoints } from '$lib/core/paper';
 
-	/** A step on the drawing of its page, with the dot that one counts from. */
-	let { step }: { step: Step } = $props();
+	/** A step on the drawing of its page, with the dot that one counts from, but where it is quiet. */
+	let { step, quiet = false }: { step: Step; quiet?: boolean } = $props();
 
 	const strokes = $derived(
 		step.kind !== 'rule'
@@ -52,19 +52,21 @@
 		<circle cx={at.x} cy={at.y} r="0.35" class="fill-calm" />
 	{/each}
 {/if}
-<circle
-	cx={reference.x}
-	cy={reference.y}
-	r="0.6"
-	class="fill-none stroke-rubric"
-	stroke-width="0.18"
-/>
-{#if at}
-	<path
-		d="M{reference.x} {reference.y}H{at.x}V{at.y}"
+{#if !quiet}
+	<circle
+		cx={reference.x}
+		cy={reference.y}
+		r="0.6"
 		class="fill-none stroke-rubric"
-		stroke-width="0.14"
-		stroke-dasharray="0.4 0.4"
+		stroke-width="0.18"
 	/>
-	<circle cx={at.x} cy={at.y} r="0.45" class="fill-rubric" />
+	{#if at}
+		<path
+			d="M{reference.x} {reference.y}H{at.x}V{at.y}"
+			class="fill-none stroke-rubric"
+			stroke-width="0.14"
+			stroke-dasharray="0.4 0.4"
+		/>
+		<circle cx={at.x} cy={at.y} r="0.45" class="fill-rubric" />
+	{/if}
 {/if}

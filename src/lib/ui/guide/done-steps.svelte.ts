@@ -23,9 +23,9 @@ export class DoneSteps {
 		return Array.from({ length: of }, (_, step) => step).find((step) => !this.has(step));
 	}
 
-	set(step: number, done: boolean): void {
-		const steps = this.done.filter((other) => other !== step);
-		this.keep(done ? [...steps, step] : steps);
+	set(steps: readonly number[], done: boolean): void {
+		const others = this.done.filter((other) => !steps.includes(other));
+		this.keep(done ? [...others, ...steps] : others);
 	}
 
 	clear(): void {

@@ -15,7 +15,10 @@
 </script>
 
 <!-- In view wherever the run is scrolled to. -->
-<div class="sticky top-0 z-20 empty:hidden lg:-top-4 print:hidden" role="status">
+<div
+	class="sticky bottom-0 z-20 mt-auto empty:hidden max-md:bottom-12 lg:-bottom-4 print:hidden"
+	role="status"
+>
 	{#if told}
 		<div
 			class="flex flex-wrap items-center gap-x-2 gap-y-1 border border-calm bg-chosen px-3 py-1 text-sm"

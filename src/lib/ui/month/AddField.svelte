@@ -95,29 +95,27 @@
 			oninput={(event) => (typed = event.currentTarget.value)}
 			onclick={() => (open = true)}
 		/>
-		<Combobox.Portal>
-			<Combobox.Content
-				strategy="fixed"
-				align="start"
-				sideOffset={2}
-				collisionPadding={8}
-				class="z-50 max-h-(--bits-floating-available-height) w-80 max-w-[calc(100vw-1rem)] overflow-y-auto border border-ink-soft bg-field py-1 shadow-md"
-			>
-				{#each found as { key, name, about } (key)}
-					<Combobox.Item
-						value={key}
-						label={name}
-						class="cursor-pointer px-3 py-1.5 data-highlighted:bg-chosen"
-					>
-						<span class="block font-serif text-lg leading-tight">{name}</span>
-						<span class="block text-sm text-ink-soft">{about}</span>
-					</Combobox.Item>
-				{:else}
-					<p class="px-3 py-1.5 text-sm" role="status">
-						Nothing is called that. Try another word, or choose “Sections” for a page of your own.
-					</p>
-				{/each}
-			</Combobox.Content>
-		</Combobox.Portal>
+		<Combobox.Content
+			strategy="fixed"
+			align="start"
+			sideOffset={2}
+			collisionPadding={8}
+			class="z-50 max-h-(--bits-floating-available-height) w-80 max-w-[calc(100vw-1rem)] overflow-y-auto border border-ink-soft bg-field py-1 shadow-md"
+		>
+			{#each found as { key, name, about } (key)}
+				<Combobox.Item
+					value={key}
+					label={name}
+					class="cursor-pointer px-3 py-1.5 data-highlighted:bg-chosen"
+				>
+					<span class="block font-serif text-lg leading-tight">{name}</span>
+					<span class="block text-sm text-ink-soft">{about}</span>
+				</Combobox.Item>
+			{:else}
+				<p class="px-3 py-1.5 text-sm" role="status">
+					Nothing is called that. Try another word, or choose “Sections” for a page of your own.
+				</p>
+			{/each}
+		</Combobox.Content>
 	</Combobox.Root>
 {/key}

@@ -53,9 +53,9 @@
 {#if shared.length > 0}
 	<details class="text-sm text-ink-soft">
 		<summary class="cursor-pointer underline decoration-hairline underline-offset-4"
-			>{shared.length === 1
-				? `Page ${shared[0]?.page} is shared`
-				: `${shared.length} pages are shared`} by things of different purposes</summary
+			>Mixed topics on {shared.length === 1
+				? `page ${shared[0]?.page}`
+				: `${shared.length} pages`}</summary
 		>
 		<ul class="pt-1 pl-4">
 			{#each shared as { page, why } (page)}<li>Page {page}: {why}.</li>{/each}

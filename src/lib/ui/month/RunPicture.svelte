@@ -65,7 +65,8 @@
 
 	let list = $state<HTMLElement>();
 	$effect(() => {
-		if (opened?.spread.left === undefined || !list) return;
+		// In another number of columns it stands in another row.
+		if (opened?.spread.left === undefined || !list || columns < 1) return;
 		const item = list.querySelector(`[data-spread="${opened.spread.left}"]`);
 		item?.scrollIntoView({ block: 'start' });
 	});

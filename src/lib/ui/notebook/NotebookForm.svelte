@@ -9,9 +9,11 @@
 		notebook: Notebook;
 		/** Whether the range of free pages is asked for here. */
 		withPages?: boolean;
+		/** Whether the empty notebook is shown beside. */
+		pictured?: boolean;
 		onchange: (notebook: Notebook) => void;
 	}
-	let { notebook, withPages = true, onchange }: Props = $props();
+	let { notebook, withPages = true, pictured = true, onchange }: Props = $props();
 
 	const checkedNotebook = $derived(checked(notebookSchema, notebook));
 	const faults = $derived(
@@ -37,7 +39,7 @@
 	}
 </script>
 
-<div class="grid gap-8 md:grid-cols-[minmax(22rem,30rem)_1fr]">
+<div class={pictured ? 'grid gap-8 md:grid-cols-[minmax(22rem,30rem)_1fr]' : ''}>
 	<div class="flex flex-col gap-4">
 		<TextField
 			label="What you call it"
@@ -145,5 +147,5 @@
 			</div>
 		{/if}
 	</div>
-	<div class="min-w-0"><NotebookPicture {notebook} /></div>
+	{#if pictured}<div class="min-w-0"><NotebookPicture {notebook} /></div>{/if}
 </div>

@@ -10,9 +10,18 @@
 	/** The blocks of one page as things to take hold of: by mouse, by touch, by keyboard. */
 	let { desk, move, page }: { desk: MonthDesk; move: BlockMove; page: number } = $props();
 
-	/** Side of a handle in squares, and of the area around it that takes it. */
-	const handle = 0.9;
+	/** Side of the area in squares that takes a handle, and how long and how far outside its mark is. */
 	const reach = 1.8;
+	const arm = 1.3;
+	const outside = 0.35;
+
+	/** The mark of a handle, outside the block so that nothing in it is covered. */
+	function markAt({ x: across, y: down }: Grip, x: number, y: number): string {
+		const [cx, cy] = [x + across * outside, y + down * outside];
+		if (across === 0) return `M${cx - arm} ${cy}H${cx + arm}`;
+		if (down === 0) return `M${cx} ${cy - arm}V${cy + arm}`;
+		return `M${cx - across * arm} ${cy}H${cx}V${cy - down * arm}`;
+	}
 
 	const here = $derived(
 		desk.run.blocks.flatMap((block) => {
@@ -137,13 +146,13 @@
 						height={reach}
 						class="fill-transparent"
 					/>
-					<rect
-						x={x - handle / 2}
-						y={y - handle / 2}
-						width={handle}
-						height={handle}
-						class="fill-paper stroke-calm {move.moving ? 'opacity-0' : ''}"
-						stroke-width="0.16"
+					<!-- Marks as a pencil makes them: angles at the corners, short strokes at the edges. -->
+					<path
+						d={markAt(grip, x, y)}
+						class="fill-none stroke-calm {move.moving ? 'opacity-0' : ''}"
+						stroke-width="0.42"
+						stroke-linecap="round"
+						stroke-linejoin="round"
 					/>
 				</g>
 			{/if}

@@ -17,7 +17,8 @@
 		width={rect.w + 0.8}
 		height={rect.h + 0.8}
 		rx="0.4"
-		class="fill-none stroke-calm"
-		stroke-width="0.35"
+		class="fill-calm/5 stroke-calm"
+		stroke-width="0.1"
+		stroke-dasharray="0.5 0.5"
 	/>
 {/each}

@@ -97,7 +97,12 @@
 	);
 </script>
 
-<section aria-label={tracker.name} class="border-t border-hairline py-4 print:break-inside-avoid">
+<section
+	aria-label={tracker.name}
+	class="min-w-0 border-t border-hairline py-4 print:break-inside-avoid {tally.of === 'marks'
+		? 'xl:col-span-2'
+		: ''}"
+>
 	<h2 class="text-2xl">
 		{tracker.name}
 		<span class="font-sans text-sm text-ink-soft">page {tracker.pages.join(', ')}</span>

@@ -7,6 +7,7 @@ import {
 	type LeastTold,
 	type MoneyTally,
 	type NumberTally,
+	type Surprise,
 	type Tally,
 	type Together
 } from '$lib/core/records';
@@ -21,6 +22,15 @@ export function percent(share: number): string {
 export function hoursWords(minutes: number): string {
 	const whole = Math.round(minutes);
 	return `${Math.floor(whole / 60)} h ${whole % 60} min`;
+}
+
+/** How something went against the month before. */
+export function surpriseWords({ of, name, before, after }: Surprise, last: string): string {
+	const words = of === 'rate' ? percent : of === 'length' ? hoursWords : numberWords;
+	const way = after > before ? 'up' : 'down';
+	return of === 'rate'
+		? `${name}: ${words(after)} of the days it was due, ${way} from ${words(before)} in ${last}.`
+		: `${name}: ${words(after)} on average, ${way} from ${words(before)} in ${last}.`;
 }
 
 const count = (value: number, one: string, many = `${one}s`) =>

@@ -50,7 +50,7 @@
 				<a
 					href={place.href}
 					aria-current={place.here ? 'page' : undefined}
-					class="flex min-h-11 items-center justify-center border-y-[3px] border-transparent px-3 text-lg max-md:border-b-0 {place.here
+					class="flex min-h-11 items-center justify-center border-y-[3px] border-transparent px-1 whitespace-nowrap max-md:border-b-0 md:px-3 md:text-lg {place.here
 						? 'font-medium max-md:border-t-calm md:border-b-calm'
 						: 'text-ink-soft hover:text-ink'}">{place.name}</a
 				>

@@ -31,11 +31,13 @@
 	const asked = $derived(page.params.page);
 	const opened = $derived(asked === undefined ? undefined : openSpread(desk.run, asked));
 
+	const withKinds = $derived(page.url.searchParams.has('kinds'));
 	/** Where the chosen wish begins in the run. */
 	const goal = $derived(desk.run.blocks.find(({ wish }) => wish === desk.chosen)?.pieces[0].page);
 	// The spread of what is chosen is opened; whoever leafs on from it has chosen nothing any more.
 	$effect(() => {
-		if (goal === undefined) return;
+		// From the drawer several things may be added in a row.
+		if (goal === undefined || withKinds) return;
 		untrack(() => void opens(goal));
 	});
 
@@ -60,7 +62,6 @@
 		if (desk.chosen !== undefined) listed = false;
 	});
 
-	const withKinds = $derived(page.url.searchParams.has('kinds'));
 	const closeKinds = () => goto(page.url.pathname, { keepFocus: true, noScroll: true });
 </script>
 
@@ -68,6 +69,7 @@
 	id="main"
 	class="flex flex-1 flex-col lg:grid lg:min-h-0 lg:basis-0 lg:grid-cols-[16.5rem_1fr] lg:grid-rows-[minmax(0,1fr)] print:block print:h-auto"
 >
+	<h1 class="sr-only">{title}</h1>
 	<div class="flex items-center gap-2 px-5 pt-3 lg:hidden print:hidden">
 		<button class="button" aria-expanded={listed} onclick={() => (listed = !listed)}
 			>{listed ? 'Close the list' : `List of ${desk.wishes.length}`}</button
@@ -80,7 +82,6 @@
 			? 'flex'
 			: 'hidden'}"
 	>
-		<h1 class="sr-only">{title}</h1>
 		<div class="flex items-center gap-2 px-4 pt-3 pb-1">
 			<AddField {desk} />
 			<a
@@ -130,7 +131,6 @@
 			</div>
 			<Suggestions {desk} />
 		</div>
-		<Accounted {desk} />
 		<MissingLetters plan={desk.plan} run={desk.run} />
 		{#if moves}
 			<p class="border-l-4 border-calm bg-sheet px-3 py-2 print:hidden" role="status">
@@ -162,6 +162,7 @@
 				>
 			</div>
 		{/if}
+		<Accounted {desk} />
 	</section>
 </main>
 {@render children()}

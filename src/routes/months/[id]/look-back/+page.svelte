@@ -7,6 +7,7 @@
 		cashOf,
 		measuredIn,
 		moneyText,
+		surprisesOf,
 		tallyOf,
 		together,
 		trackersOf,
@@ -16,7 +17,12 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import { followChoice } from '$lib/ui/records/colour-mode.svelte';
-	import { leastWords, togetherWords, totalWords } from '$lib/ui/records/tally-words';
+	import {
+		leastWords,
+		surpriseWords,
+		togetherWords,
+		totalWords
+	} from '$lib/ui/records/tally-words';
 	import { openedRecords } from '$lib/ui/records/records-desk.svelte';
 	import NextMonth from '$lib/ui/records/NextMonth.svelte';
 	import Notices from '$lib/ui/shell/Notices.svelte';
@@ -74,6 +80,17 @@
 	const shown = $derived(kept.filter(({ tracker }) => filled.has(tracker.wish.id)));
 	const cash = $derived(cashOf(shown));
 	const empty = $derived(kept.filter(({ tracker }) => !filled.has(tracker.wish.id)));
+	const mostSurprises = 2;
+	const surprises = $derived(
+		surprisesOf(
+			shown.map(({ tracker, tally }) => ({
+				name: tracker.name,
+				now: tally,
+				before: before.get(tracker.wish.id)
+			}))
+		)
+	);
+	const lastMonth = $derived(data.lately[0] ? monthWords(data.lately[0].plan.month) : '');
 	/** Pages on which a month's totals are gathered. */
 	const reviews = $derived(
 		kept.filter(({ tracker }) => ['month-review', 'cash-page'].includes(tracker.wish.kind))
@@ -106,7 +123,7 @@
 
 <svelte:head><title>Look back on {title} · Horarium</title></svelte:head>
 
-<main id="main" class="mx-auto w-full max-w-6xl min-w-0 flex-1 px-5 py-4">
+<main id="main" class="mx-auto w-full max-w-7xl min-w-0 flex-1 px-5 py-4">
 	<div class="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3">
 		<h1 class="text-3xl">
 			{over === 'next' ? `After ${title}` : `Look back on ${over === 'month' ? title : data.year}`}
@@ -125,13 +142,6 @@
 		</span>
 		<button class="button ml-auto print:hidden" onclick={() => print()}>Print</button>
 	</div>
-	{#if sensitive}
-		<p class="pb-3 text-sm text-ink-soft">
-			Records of mood, sleep and weight are for noticing patterns: they are no diagnosis, and
-			records of spending are no advice on money. If something here worries you, talk to a doctor; a
-			tracker that makes one anxious may be dropped.
-		</p>
-	{/if}
 	{#if over === 'next'}
 		<NextMonth
 			{desk}
@@ -151,7 +161,16 @@
 			page tells what the month was like.
 		</p>
 	{:else}
-		<div style={tintStyle(desk.plan.theme)}>
+		{#if surprises.length > 0}
+			<section aria-label="What surprised" class="pb-4">
+				{#each surprises.slice(0, mostSurprises) as surprise (surprise.name)}
+					<p class="max-w-3xl font-serif text-2xl leading-snug">
+						{surpriseWords(surprise, lastMonth)}
+					</p>
+				{/each}
+			</section>
+		{/if}
+		<div style={tintStyle(desk.plan.theme)} class="grid gap-x-10 xl:grid-cols-2">
 			{#each shown as { tracker, tally } (tracker.wish.id)}
 				<TallyView
 					{tracker}
@@ -219,6 +238,13 @@
 				Nothing was filled in under {empty.map(({ tracker }) => tracker.name).join(', ')}.
 			</p>
 		{/if}
+	{/if}
+	{#if sensitive}
+		<p class="max-w-3xl border-t border-hairline pt-3 text-sm text-ink-soft">
+			Records of mood, sleep and weight are for noticing patterns: they are no diagnosis, and
+			records of spending are no advice on money. If something here worries you, talk to a doctor; a
+			tracker that makes one anxious may be dropped.
+		</p>
 	{/if}
 </main>
 <Notices />

@@ -3,19 +3,22 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { onMount, tick, untrack } from 'svelte';
-	import { blocksOn, themeOn } from '$lib/core/page';
-	import { pageGuide, passesOf, sentenceOf } from '$lib/core/guide';
+	import { blocksOn, handMarks, themeOn } from '$lib/core/page';
+	import { inkOf, pageGuide, passesOf, sentenceOf } from '$lib/core/guide';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
+	import FollowPortion from '$lib/ui/guide/FollowPortion.svelte';
 	import StripLinks from '$lib/ui/guide/StripLinks.svelte';
 	import PasteList from '$lib/ui/guide/PasteList.svelte';
+	import StepList from '$lib/ui/guide/StepList.svelte';
 	import StepStrokes from '$lib/ui/guide/StepStrokes.svelte';
 	import { countedIn } from '$lib/ui/guide/counted-in.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import MarksPicture from '$lib/ui/page/MarksPicture.svelte';
+	import { themeStyle } from '$lib/ui/page/theme-style';
 	import MissingLetters from '$lib/ui/page/MissingLetters.svelte';
 	import NotInRun from '$lib/ui/page/NotInRun.svelte';
 	import { openSpread } from '$lib/ui/page/open-spread';
-	import StepColour from '$lib/ui/theme/StepColour.svelte';
 	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
 
@@ -52,15 +55,35 @@
 		return untrack(() => Math.min(ticks.next(steps.length) ?? last, last));
 	});
 	let following = $state(false);
-	/** The pass that the step belongs to. */
-	const here = $derived(passes.find((pass) => pass.steps.includes(at)));
 	/** Where all is pasted there is no step to be ticked. */
 	const finished = $derived(
 		done.count >= steps.length && steps.length + (guide?.pastes.length ?? 0) > 0
 	);
+	const portions = $derived(guide?.portions ?? []);
+	const portionAt = $derived(portions.findIndex(({ steps }) => steps.includes(at)));
+	const portion = $derived(portions[portionAt]);
+	const portionsDone = $derived(
+		portions.filter(({ steps }) => steps.every((step) => done.has(step))).length
+	);
+	/** What the pass says that ends with this portion. */
+	const then = $derived(
+		portion && portion.pass !== portions[portionAt + 1]?.pass ? portion.pass.then : undefined
+	);
+	/** What is drawn so far, in ink; what is next stands out over the grey of what is to come. */
+	const marks = $derived(open ? handMarks(desk.plan, desk.run, open.page) : []);
+	const ink = $derived(
+		inkOf(
+			steps.filter((_, index) => done.has(index)),
+			marks
+		)
+	);
+	const nextSteps = $derived(
+		finished
+			? []
+			: (following && portion ? portion.steps : [at]).flatMap((index) => steps[index] ?? [])
+	);
 	const drawn = $derived(desk.month.drawn?.pages.includes(open?.page ?? 0) ?? false);
 	const nextPage = $derived(pages.find((number) => number > (open?.page ?? 0)));
-	let list = $state<HTMLElement>();
 
 	const address = (number: number) => `/months/${desk.id}/guide/${number}`;
 
@@ -71,7 +94,6 @@
 
 	function show(index: number) {
 		at = Math.min(steps.length - 1, Math.max(0, index));
-		list?.querySelector(`[data-step-at="${at}"]`)?.scrollIntoView({ block: 'nearest' });
 	}
 
 	/** Follows, or shows all; the button that ticks takes the keyboard. */
@@ -81,10 +103,18 @@
 		document.querySelector<HTMLElement>('[data-done]')?.focus();
 	}
 
+	/** Ticks a step, or all of a portion, and goes on; where all is done it goes on with the next page. */
 	function tickOff() {
-		const next = at + 1;
-		done.set(at, true);
-		show(next);
+		if (following && finished) return turn(1);
+		const ticked = following && portion ? portion.steps : [at];
+		done.set(ticked, true);
+		show(Math.max(...ticked) + 1);
+	}
+
+	/** The step, or in a portion the first of those, that comes so many before or after. */
+	function step(by: number) {
+		if (following) show(portions[portionAt + by]?.steps[0] ?? at);
+		else show(at + by);
 	}
 
 	function turn(by: number) {
@@ -98,9 +128,9 @@
 		const onButton =
 			event.target instanceof HTMLElement &&
 			event.target.closest('button:not([data-step]), a, summary');
-		if (event.key === 'ArrowDown') show(at + 1);
+		if (event.key === 'ArrowDown') step(1);
 		else if (event.key === ' ' && !onButton) tickOff();
-		else if (event.key === 'ArrowUp') show(at - 1);
+		else if (event.key === 'ArrowUp') step(-1);
 		else if (event.key === 'ArrowLeft') turn(-1);
 		else if (event.key === 'ArrowRight') turn(1);
 		else return;
@@ -143,9 +173,20 @@
 					label="Pages {open.spread.left} and {open.spread.right} with the step of the guide marked"
 				>
 					{#snippet overlay(number)}
-						{@const step = steps[at]}
-						{#if number === open.page && step}
-							<StepStrokes {step} />
+						{#if number === open.page}
+							<rect
+								x="-1"
+								y="-1"
+								width={guide.size.w + 2}
+								height={guide.size.h + 2}
+								class="fill-paper opacity-70"
+							/>
+							<g style={themeStyle(theme)}>
+								<MarksPicture marks={ink} hand={desk.plan.hand} lang={desk.plan.locale} />
+							</g>
+							{#each nextSteps as next, index (index)}
+								<StepStrokes step={next} quiet={index > 0} />
+							{/each}
 						{/if}
 					{/snippet}
 				</SpreadPicture>
@@ -184,26 +225,21 @@
 			{#if steps.length === 0 && guide.pastes.length === 0}
 				<p class="text-ink-soft">Nothing is drawn on this page.</p>
 			{:else if steps.length > 0 && following}
-				<h2 class="pt-3 text-lg">{here?.pass.name}</h2>
-				<p class="text-ink-soft" role="status">
-					Step {at + 1} of {steps.length}, {done.count} done
-				</p>
-				<p class="py-3 font-serif text-3xl leading-snug" aria-current="step" aria-live="polite">
-					{sentences[at]}<StepColour step={steps[at]} {theme} />
-				</p>
-				{#if here && here.steps.at(-1) === at}
-					<p class="border-l-4 border-hairline py-1 pl-3 text-ink-soft italic">{here.pass.then}</p>
+				{#if portion}
+					<FollowPortion
+						{portion}
+						index={portionAt}
+						count={portions.length}
+						doneCount={portionsDone}
+						{steps}
+						{sentences}
+						{theme}
+						done={portion.steps.every((step) => done.has(step))}
+						{then}
+						onback={() => step(-1)}
+						ondone={tickOff}
+					/>
 				{/if}
-				<div class="flex flex-wrap gap-3 py-3">
-					<button
-						class="button min-h-14 px-6 text-xl"
-						disabled={at === 0}
-						onclick={() => show(at - 1)}>Back</button
-					>
-					<button class="button min-h-14 flex-1 px-6 text-xl" data-step data-done onclick={tickOff}
-						>{done.has(at) ? 'Next' : 'Done'}</button
-					>
-				</div>
 			{:else if steps.length > 0}
 				<div class="flex flex-wrap items-end justify-between gap-x-4 gap-y-2 pb-2">
 					<p class="max-w-64 text-ink-soft">
@@ -220,40 +256,7 @@
 						onchange={(unit) => (countedIn.unit = unit)}
 					/>
 				</div>
-				<div bind:this={list}>
-					{#each passes as { pass, steps: own } (pass.id)}
-						<h2 class="pt-3 text-lg">{pass.name}</h2>
-						<ol class="flex flex-col">
-							{#each own as index (index)}
-								<li class="flex {index === at ? 'bg-chosen' : ''}" data-step-at={index}>
-									<input
-										type="checkbox"
-										class="mx-2 mt-2.5 size-5 shrink-0 accent-calm"
-										aria-label="Step {index + 1} is done"
-										checked={done.has(index)}
-										onchange={(event) => done.set(index, event.currentTarget.checked)}
-									/>
-									<button
-										data-step
-										class="flex w-full gap-3 border-l-4 px-2 py-1.5 text-left {index === at
-											? 'border-calm'
-											: 'border-transparent hover:bg-sheet'}"
-										aria-current={index === at ? 'step' : undefined}
-										onclick={() => show(index)}
-									>
-										<span class="w-6 shrink-0 text-right font-serif text-lg text-rubric"
-											>{index + 1}</span
-										>
-										<span class={done.has(index) ? 'text-ink-soft' : ''}
-											>{sentences[index]}<StepColour step={steps[index]} {theme} /></span
-										>
-									</button>
-								</li>
-							{/each}
-						</ol>
-						<p class="border-l-4 border-hairline py-1 pl-3 text-ink-soft italic">{pass.then}</p>
-					{/each}
-				</div>
+				<StepList {passes} {steps} {sentences} {at} {done} {theme} onshow={show} />
 			{/if}
 			{#if guide.pastes.length > 0}
 				<PasteList pastes={guide.pastes.map(unbroken)} />
@@ -282,7 +285,7 @@
 					here.
 				</p>
 			{/if}
-			{#if guide.checks.length > 0}
+			{#if guide.checks.length > 0 && (!following || finished)}
 				<h2 class="pt-5 pb-1 text-xl">Check</h2>
 				<ul class="list-disc pl-6">
 					{#each guide.checks as check, index (index)}<li>{check}</li>{/each}
