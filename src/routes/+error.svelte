@@ -39,7 +39,7 @@
 	</h1>
 	<p>{page.error?.message}</p>
 	{#if busy && tries < mostTries}
-		<p role="status">Horarium tries again by itself …</p>
+		<p role="status">Trying again …</p>
 	{:else if busy}
 		<button class="button button-main" onclick={() => invalidateAll()}>Try again</button>
 	{/if}

@@ -27,10 +27,10 @@ test('a block is moved and sized by keyboard, pinned, and taken back', async () 
 	await page.getByRole('button', { name: sleep('0, 1') }).waitFor();
 	await page.getByRole('button', { name: sleep('0, 1') }).click();
 	await unfold(page, 'Place and priority');
-	await page.getByRole('button', { name: 'Let it move again' }).waitFor();
+	await page.getByRole('button', { name: 'Let it move' }).waitFor();
 	await page.keyboard.press('Control+z');
 	await page.getByRole('button', { name: sleep('0, 0') }).waitFor();
-	await page.getByRole('button', { name: 'Keep it where it is' }).waitFor();
+	await page.getByRole('button', { name: 'Keep it here' }).waitFor();
 });
 
 test('dragging shows what is beside the block, and what it covers gives way', async () => {

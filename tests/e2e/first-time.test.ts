@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import type { Browser } from 'playwright';
+import type { Browser, Locator } from 'playwright';
 import { type App, startApp } from './app';
 import { launch, openWindow } from './chromium';
 import { reloaded, saved, toPlan, visit } from './stage';
@@ -50,5 +50,56 @@ test('a notebook is changed; a grid that is too large is not kept', async () => 
 	await toPlan(page);
 	await page.getByTestId('wish-1').click();
 	await page.getByText(/left 4 × 5 = 20 of 23/).waitFor();
+	expect(troubles).toEqual([]);
+});
+
+test('a month of ten wishes from nothing takes at most 25 clicks and one’s own words', async () => {
+	const { page, troubles } = await openWindow(browser);
+	let clicks = 0;
+	const click = async (what: Locator) => {
+		clicks += 1;
+		await what.click();
+	};
+	await visit(page, `${app.address}/welcome`);
+	await page.getByLabel('Month to plan').fill('2027-06');
+	// The button is seen without scrolling, beside the month that comes, also on a telephone.
+	const begin = page.getByRole('button', { name: 'Draw June 2027' });
+	for (const size of [
+		{ width: 390, height: 844 },
+		{ width: 1280, height: 800 }
+	]) {
+		await page.setViewportSize(size);
+		const box = await begin.boundingBox();
+		expect(box && box.y + box.height).toBeLessThan(size.height);
+	}
+	await page
+		.getByRole('img', { name: /^Pages \d+ and \d+/ })
+		.first()
+		.waitFor();
+	await click(begin);
+	await page.getByRole('heading', { name: 'June 2027' }).waitFor();
+	const names = () =>
+		page.locator('ol[aria-label="Wishes"] > li > div [data-name]').allTextContents();
+	const begun = (await names()).length;
+	const field = page.getByTestId('add-wish');
+	for (const words of ['gratitude', 'expense tracker', 'reading', 'sleep', 'to do']) {
+		const before = (await names()).length;
+		await click(field);
+		await field.fill(words);
+		await page.keyboard.press('Enter');
+		await expect.poll(async () => (await names()).length).toBe(before + 1);
+	}
+	expect(begun + 5).toBeGreaterThanOrEqual(10);
+	// Its own words: the names of the habits, and a title.
+	await click(
+		page
+			.getByTestId(/^wish-\d+$/)
+			.filter({ hasText: 'Habit' })
+			.first()
+	);
+	await page.getByLabel('Names, one per line').fill('Concertina\nFeed the dough');
+	await page.getByRole('textbox', { name: 'Title' }).fill('Every day');
+	await saved(page);
+	expect(clicks).toBeLessThanOrEqual(25);
 	expect(troubles).toEqual([]);
 });

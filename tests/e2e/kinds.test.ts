@@ -26,7 +26,7 @@ test('every kind is drawn on the person’s own paper, and is found by search', 
 	await page.getByRole('searchbox').fill('parcel');
 	expect(await page.getByRole('button', { name: /^Add / }).count()).toBe(1);
 	await page.getByRole('searchbox').fill('no such thing');
-	await page.getByText('Nothing is called that.').waitFor();
+	await page.getByText('Nothing found.').waitFor();
 });
 
 test('a kind is changed beside its drawing, kept as one’s own, and added by one key', async () => {
@@ -41,7 +41,7 @@ test('a kind is changed beside its drawing, kept as one’s own, and added by on
 	await aside.getByLabel('Title', { exact: true }).fill('Sourdough log');
 	await aside.getByLabel(/^Columns, one per line/).fill('Loaf 8\nHours 3');
 	await aside.getByText('Loaf 8 + Hours 3 = 11').waitFor();
-	await aside.getByText('Keep it as a kind of your own').click();
+	await aside.getByText('Save as your own kind').click();
 	await aside.getByLabel('Called').fill('Sourdough log');
 	await aside.getByRole('button', { name: 'Keep', exact: true }).click();
 	const own = page.getByRole('button', { name: /^Sourdough log Your own/ });

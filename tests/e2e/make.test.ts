@@ -46,10 +46,10 @@ test('a sitting is worked through, with what dries, and goes on after a reload',
 		.getByText(/becomes a shadow/)
 		.waitFor();
 	// It was begun lower than planned: there it stays from now on.
-	const elsewhere = now().getByRole('region', { name: 'Something stands elsewhere' });
+	const elsewhere = now().getByRole('region', { name: 'Something is in another place' });
 	await elsewhere.getByLabel('High').fill('30');
 	await elsewhere.getByLabel('High').press('Enter');
-	await elsewhere.getByRole('button', { name: 'Let it move again' }).waitFor();
+	await elsewhere.getByRole('button', { name: 'Let it move' }).waitFor();
 });
 
 test('a spread that is finished is marked as drawn, and planned no more', async () => {

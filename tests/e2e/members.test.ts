@@ -85,7 +85,7 @@ test('on the page desk a member moves inside its room and stays there', async ()
 		.waitFor();
 	await page.getByRole('button', { name: /^Letters on page 66/ }).click();
 	await unfold(page, 'Place and priority');
-	await page.getByRole('button', { name: 'Let it move again' }).click();
+	await page.getByRole('button', { name: 'Let it move' }).click();
 	await page
 		.getByRole('button', { name: /^Letters on page 66, 7 × 8 squares from dot 20, 13/ })
 		.waitFor();

@@ -106,11 +106,11 @@ describe('the month', () => {
 			.getByTestId(/^wish-\d+$/)
 			.filter({ has: page.getByText('Habits', { exact: true }) });
 		// It stands where trackers do, behind the last of them.
-		expect((await wishNames()).slice(7, 9)).toEqual(['Steps', 'Habits']);
+		expect((await wishNames()).slice(8, 10)).toEqual(['Steps', 'Habits']);
 		await last.last().focus();
 		await page.keyboard.press('Alt+ArrowUp');
 		await saved(page);
-		expect((await wishNames()).slice(7, 9)).toEqual(['Habits', 'Steps']);
+		expect((await wishNames()).slice(8, 10)).toEqual(['Habits', 'Steps']);
 		await page.keyboard.press('Delete');
 		expect(await wishNames()).toHaveLength(14);
 		await page.keyboard.press('Control+z');
@@ -131,7 +131,7 @@ describe('the month', () => {
 		await first.first().getByRole('link').click();
 		await page.getByRole('region', { name: 'What it held' }).getByText('Quote').waitFor();
 		await page.getByRole('button', { name: 'Bring it back' }).click();
-		await page.getByText(/^The month is again what it was until/).waitFor();
+		await page.getByText(/^The month is back to how it was until/).waitFor();
 		await undo();
 		await page.getByRole('button', { name: 'Bring it back' }).click();
 		await page.getByRole('link', { name: 'Back to the month' }).click();
@@ -271,6 +271,8 @@ describe('the page desk and the guide', () => {
 
 	test('a page is followed to its end, ticks are kept over a reload, and it is looked over', async () => {
 		await toGuide(page);
+		await page.getByRole('navigation', { name: 'Pages of the run' }).getByText('63').click();
+		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
 		await page.getByRole('button', { name: 'Follow step by step' }).click();
 		const status = page.getByText(/^Part \d+ of \d+, \d+ done$/);
 		const of = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1]);
@@ -283,16 +285,17 @@ describe('the page desk and the guide', () => {
 		for (let part = 2; part < of; part++) await page.keyboard.press(' ');
 		await page.getByText(`Part ${of} of ${of}, ${of} done`).waitFor();
 		await page.getByText(/^Nothing goes over the edge/).waitFor();
-		await page.getByText('Page 62 is finished.').waitFor();
+		await page.getByText('Page 63 is finished.').waitFor();
 		await page.getByRole('button', { name: 'Mark it as drawn in the book' }).click();
 		await page.getByText('It is marked as drawn and stays as it is.').waitFor();
-		await page.getByRole('link', { name: 'Go on with page 63' }).click();
-		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
+		await page.getByRole('link', { name: 'Go on with page 64' }).click();
+		await page.getByRole('heading', { name: 'Page 64, dot by dot' }).waitFor();
 		await toPlan(page);
 		await page.getByRole('button', { name: 'Undo', exact: true }).click();
 		await saved(page);
 		await toGuide(page);
-		await page.getByRole('heading', { name: 'Page 62, dot by dot' }).waitFor();
+		await page.getByRole('navigation', { name: 'Pages of the run' }).getByText('63').click();
+		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
 		await page.getByRole('button', { name: 'Mark it as drawn in the book' }).waitFor();
 		await page.getByRole('button', { name: 'Follow step by step' }).click();
 		await page.getByRole('button', { name: 'Restart page' }).click();
@@ -313,7 +316,7 @@ describe('the page desk and the guide', () => {
 		await page.getByRole('heading', { name: 'Page 63, dot by dot' }).waitFor();
 		for (const [name, least] of [
 			['Strips of page 63 (PDF)', 1],
-			['Of all pages (PDF)', 3]
+			['All pages (PDF)', 3]
 		] as const) {
 			const href = await page.getByRole('link', { name }).getAttribute('href');
 			const response = await context.request.get(`${app.address}${href}`);

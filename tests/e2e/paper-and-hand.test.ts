@@ -97,7 +97,7 @@ test('the book says what is left of it, and its paper what it bears', async () =
 	await page.getByText('12 too few').waitFor();
 	await page.getByLabel('weight').fill('160');
 	await page.getByText('This paper takes light paint').waitFor();
-	await page.getByRole('button', { name: 'Add such a page' }).click();
+	await page.getByRole('button', { name: 'Add a page' }).click();
 	await page.getByLabel('page', { exact: true }).fill('63');
 	await saved(page);
 	await toPlan(page);

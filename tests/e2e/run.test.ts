@@ -109,9 +109,9 @@ describe('three ways to fit the month', () => {
 
 describe('what stands where', () => {
 	test('a block is kept, sent elsewhere, and let go', async () => {
-		await ofBlock('Habits', 68, 'Keep it where it is');
+		await ofBlock('Habits', 68, 'Keep it here');
 		await page.getByText('stays here').waitFor();
-		await ofBlock('Habits', 68, 'Let it move again');
+		await ofBlock('Habits', 68, 'Let it move');
 		await page.getByText('stays here').waitFor({ state: 'detached' });
 		await page.getByRole('button', { name: /^Habits.*on page 68$/ }).click();
 		await page.getByRole('menuitem', { name: /Send to page/ }).focus();
@@ -173,14 +173,14 @@ describe('what stands where', () => {
 
 	test('two sides change places, and a spread is kept as it is', async () => {
 		const [left, right] = [await onPage(68), await onPage(69)];
-		await ofSpread('68–69', 'Swap the two sides');
+		await ofSpread('68–69', 'Swap left and right');
 		await expect.poll(() => onPage(68)).toEqual(expect.arrayContaining(right));
 		await expect.poll(() => onPage(69)).toEqual(expect.arrayContaining(left));
 		await undo();
 		await until(68, left);
-		await ofSpread('68–69', 'Keep everything here as it is');
+		await ofSpread('68–69', 'Keep everything here');
 		await page.getByText('stays here').first().waitFor();
-		await ofSpread('68–69', 'Let everything here move again');
+		await ofSpread('68–69', 'Let everything here move');
 		await page.getByText('stays here').first().waitFor({ state: 'detached' });
 		await undo();
 		await undo();

@@ -223,8 +223,8 @@ test('a tablet is let in with a code, and put out again; one that is not sees no
 	expect((await request.get(`${shared}/app/devices/known`)).status()).toBe(204);
 
 	await reloaded(page);
-	await page.getByRole('button', { name: 'Put out Kitchen tablet' }).click();
-	await page.getByText('None is paired.').waitFor();
+	await page.getByRole('button', { name: 'Remove Kitchen tablet' }).click();
+	await page.getByText('No device is paired.').waitFor();
 	expect((await request.get(`${shared}/favicon.svg`)).status()).toBe(401);
 	await there.goto(`${shared}/notebooks`);
 	expect(there.url()).toBe(`${shared}/pair`);

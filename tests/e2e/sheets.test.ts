@@ -109,16 +109,16 @@ test('plan, move, undo, follow a guide to its end, save all, open it elsewhere: 
 
 	await visit(page, `${month}/guide/69`);
 	await page.getByRole('button', { name: 'Follow step by step' }).click();
-	const status = page.getByText(/^Step \d+ of \d+, \d+ done$/);
+	const status = page.getByText(/^Part \d+ of \d+, \d+ done$/);
 	const of = Number(/of (\d+)/.exec((await status.textContent()) ?? '')?.[1]);
 	const half = Math.floor(of / 2);
 	for (let step = 0; step < half; step++) await page.keyboard.press(' ');
-	await page.getByText(`Step ${half + 1} of ${of}, ${half} done`).waitFor();
+	await page.getByText(`Part ${half + 1} of ${of}, ${half} done`).waitFor();
 	await reloaded(page);
 	await page.getByRole('button', { name: 'Follow step by step' }).click();
-	await page.getByText(`Step ${half + 1} of ${of}, ${half} done`).waitFor();
+	await page.getByText(`Part ${half + 1} of ${of}, ${half} done`).waitFor();
 	for (let step = half; step < of; step++) await page.keyboard.press(' ');
-	await page.getByText(`Step ${of} of ${of}, ${of} done`).waitFor();
+	await page.getByText(`Part ${of} of ${of}, ${of} done`).waitFor();
 
 	await sheets();
 	await page.getByLabel('Pictures').fill('50');

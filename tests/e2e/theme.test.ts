@@ -26,7 +26,7 @@ test('colours are proposed, mended where they are not legible, drawn and kept', 
 	await reloaded(page);
 	await page.getByText('bollards').waitFor();
 	await page.getByText('Colours', { exact: true }).click();
-	await page.getByRole('button', { name: 'No colours of its own' }).click();
+	await page.getByRole('button', { name: 'No theme' }).click();
 	await page.getByText('One ink and pale tints').waitFor();
 	await page.keyboard.press('Control+z');
 	await page.getByText('bollards').waitFor();

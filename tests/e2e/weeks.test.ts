@@ -116,7 +116,7 @@ test('each kind of set is a choice or two away, and its guide rules it', async (
 		await page.getByRole('button', { name: new RegExp(`^Change ${cut}`) }).waitFor();
 		await visit(page, `${app.address}/months/${id}/guide/66`);
 		await page.getByRole('button', { name: 'Follow step by step' }).click();
-		await page.getByText(/^\s*Step 1 of \d+/).waitFor();
+		await page.getByText(/^\s*Part 1 of \d+/).waitFor();
 		await page.keyboard.press('Escape');
 		await visit(page, `${app.address}/months/${id}/pages/${open}`);
 		await page.getByRole('button', { name: new RegExp(`^Remove ${cut}`) }).click();

@@ -166,12 +166,12 @@
 {/if}
 {#if cut.kind !== 'glue'}
 	<Check
-		label="the last leaf stays whole"
+		label="keep the last leaf whole"
 		checked={cut.lastUncut ?? false}
 		onchange={(lastUncut) => onchange({ ...cut, lastUncut })}
 	/>
 	<Check
-		label="the ruled line stays standing"
+		label="leave the ruled line on the page"
 		checked={cut.leaveLine ?? false}
 		onchange={(leaveLine) => onchange({ ...cut, leaveLine })}
 	/>

@@ -169,7 +169,7 @@
 		</DropdownMenu.Root>
 	{/if}
 	{#if advice.length > 0}
-		<ul class="flex flex-col gap-1 pt-3 text-sm" aria-label="What to know of the cuts">
+		<ul class="flex flex-col gap-1 pt-3 text-sm" aria-label="Notes on the cuts">
 			{#each advice as { kind, text }, index (index)}
 				<li
 					class="border-l-4 px-2 {kind === 'hidden' || kind === 'shows'

@@ -51,8 +51,8 @@
 	{/if}
 	{#if read.unread.length > 0}
 		<p id="{id}-unread" class="text-sm text-caution">
-			Not understood, and not on the page: {read.unread.map((line) => `“${line}”`).join(', ')}.
-			Write it as “{format.example}”.
+			Not understood, so not on the page: {read.unread.map((line) => `“${line}”`).join(', ')}. Write
+			it as “{format.example}”.
 		</p>
 	{:else if many > 0}
 		<p id="{id}-unread" class="text-sm text-caution">

@@ -42,6 +42,6 @@
 		>Strips of page {page} (PDF)</a
 	>
 	<a class="button" href={address()} target="_blank" rel="noopener" data-sveltekit-reload
-		>Of all pages (PDF)</a
+		>All pages (PDF)</a
 	>
 </div>

@@ -37,7 +37,7 @@
 			{#if layout}
 				<FormPicture {layout} hand={plan.hand} label="{name}, drawn" small />
 			{:else if visible}
-				<span class="text-sm text-caution">Does not fit this notebook as it is.</span>
+				<span class="text-sm text-caution">Too large for this notebook.</span>
 			{/if}
 		</span>
 		<span class="font-serif text-lg leading-tight">{name}</span>

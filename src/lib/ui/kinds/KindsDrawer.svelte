@@ -123,7 +123,7 @@
 						{/each}
 					</ul>
 				{:else}
-					<p class="py-6">Nothing is called that. Try a shorter word, such as “log” or “day”.</p>
+					<p class="py-6">Nothing found. Try a shorter word, such as “log” or “day”.</p>
 				{/each}
 			</div>
 			<section

@@ -84,7 +84,7 @@
 		{/if}
 		{#each mind as says (says)}<p class="pt-2">{says}</p>{/each}
 		<button
-			class="button button-main mt-4 min-h-16 w-full max-w-md text-2xl"
+			class="button button-main mt-4 min-h-16 w-full max-w-md text-2xl max-md:sticky max-md:bottom-14"
 			data-step
 			data-done
 			onclick={ondone}>Done</button

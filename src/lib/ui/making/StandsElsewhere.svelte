@@ -16,14 +16,14 @@
 </script>
 
 {#if block}
-	<section class="pt-3" aria-label="Something stands elsewhere">
+	<section class="pt-3" aria-label="Something is in another place">
 		<p class="text-ink-soft">
-			Was something begun at another dot? Say where it stands: the rest is planned around it.
+			Did you begin something at another dot? Enter where it is, and the rest is planned around it.
 		</p>
 		<div class="max-w-md pt-1">
 			{#if blocks.length > 1}
 				<Select
-					label="What stands elsewhere"
+					label="What is in another place"
 					value={blockKey(block)}
 					options={blocks.map((each) => ({ value: blockKey(each), label: blockName(each) }))}
 					onchange={(key) => (chosen = key)}

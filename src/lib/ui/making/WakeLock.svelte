@@ -44,7 +44,7 @@
 		/>
 	{:else}
 		<p class="text-sm text-ink-soft">
-			This browser does not let the screen stay on here: set the device itself to stay awake.
+			This browser cannot keep the screen on. Change the setting on the device itself.
 		</p>
 	{/if}
 </div>

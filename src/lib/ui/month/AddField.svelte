@@ -113,7 +113,7 @@
 				</Combobox.Item>
 			{:else}
 				<p class="px-3 py-1.5 text-sm" role="status">
-					Nothing is called that. Try another word, or choose “Sections” for a page of your own.
+					Nothing found. Try another word, or choose “Sections” to make a page of your own.
 				</p>
 			{/each}
 		</Combobox.Content>

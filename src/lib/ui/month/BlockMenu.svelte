@@ -63,16 +63,13 @@
 		class="z-40 max-h-96 w-64 overflow-auto border border-ink-soft bg-field py-1 shadow-md"
 	>
 		<DropdownMenu.Item class={item} onSelect={() => (desk.chosen = block.wish)}
-			>Change what it holds</DropdownMenu.Item
+			>Edit</DropdownMenu.Item
 		>
 		{#if wish && !drawn && !wish.weeks}
 			{#if held}
-				<DropdownMenu.Item class={item} onSelect={() => pin('free')}
-					>Let it move again</DropdownMenu.Item
-				>
+				<DropdownMenu.Item class={item} onSelect={() => pin('free')}>Let it move</DropdownMenu.Item>
 			{:else}
-				<DropdownMenu.Item class={item} onSelect={() => pin('here')}
-					>Keep it where it is</DropdownMenu.Item
+				<DropdownMenu.Item class={item} onSelect={() => pin('here')}>Keep it here</DropdownMenu.Item
 				>
 			{/if}
 			{#if !block.host}
@@ -90,7 +87,7 @@
 			{/if}
 			{#if block.host}
 				<DropdownMenu.Item class={item} onSelect={takeOut}
-					>Take it out, onto pages of its own</DropdownMenu.Item
+					>Move it to its own page</DropdownMenu.Item
 				>
 			{/if}
 			{#if !spread && hosts.length > 0}

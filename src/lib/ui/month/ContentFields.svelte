@@ -90,7 +90,7 @@
 {/if}
 {#if has('columns') && content.columns?.some(({ name }) => name.includes('¤'))}
 	<NumberField
-		label="No more in the month than"
+		label="Monthly limit"
 		optional
 		value={content.limit}
 		placeholder="no limit"

@@ -150,6 +150,6 @@
 	{/if}
 	<p class="flex flex-wrap items-center gap-x-3">
 		<button class="button text-sm" data-add onclick={add}>Add an event</button>
-		<span class="text-sm text-ink-soft">or paste a list, one event a line</span>
+		<span class="text-sm text-ink-soft">or paste a list, one event per line</span>
 	</p>
 </fieldset>

@@ -96,7 +96,7 @@
 				{/each}
 			</ul>
 			{#if !way}
-				<p class="text-sm text-ink-soft">The least moving is being looked for …</p>
+				<p class="text-sm text-ink-soft">Looking for the smallest change …</p>
 			{:else if way.way}
 				{@const { goals: moved, moved: by, proven } = way.way}
 				<p class="text-sm">
@@ -110,13 +110,14 @@
 				</p>
 			{:else}
 				<p class="text-sm">
-					No moving within the month makes room for all: give more hours, or let one wait.
+					There is not enough time for all of them this month. Add hours, or let one wait.
 				</p>
 			{/if}
 		{/if}
 	{:else}
 		<p class="text-sm text-ink-soft">
-			Say what each takes, as in “Learn the reel 3–20 +4, 10 h”, and you see whether there is time.
+			Enter how long each takes, as in “Learn the reel 3–20 +4, 10 h”, to see whether there is
+			enough time.
 		</p>
 	{/if}
 </section>

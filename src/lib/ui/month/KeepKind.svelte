@@ -23,7 +23,7 @@
 
 <details>
 	<summary class="cursor-pointer underline decoration-hairline underline-offset-4"
-		>Keep it as a kind of your own</summary
+		>Save as your own kind</summary
 	>
 	<form class="flex items-end gap-2 pt-2" onsubmit={keep}>
 		<TextField

@@ -54,9 +54,7 @@
 	onchange={(facing) => edit({ facing: facing || undefined })}
 />
 {#if inVain}
-	<p class="self-end text-sm text-caution">
-		One of them lies over both pages, so nothing can face it.
-	</p>
+	<p class="self-end text-sm text-caution">One of them takes both pages, so nothing can face it.</p>
 {/if}
 <NumberField
 	label="On page"
@@ -86,7 +84,7 @@
 {#if !alone}
 	<span class="self-end">
 		<Check
-			label="fills what is left, anywhere"
+			label="put it wherever there is room"
 			checked={filler}
 			onchange={(filler) => edit({ filler })}
 		/>

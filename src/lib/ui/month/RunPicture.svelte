@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import { sectionsOf, type Block, type Run } from '$lib/core/fit';
 	import { spreadOf, type Rect, type Spread } from '$lib/core/paper';
 	import SpreadPicture from '../page/SpreadPicture.svelte';
@@ -64,11 +65,15 @@
 		isOpen ? 2 * Math.floor(index / columns) * columns - 1 : 2 * index;
 
 	let list = $state<HTMLElement>();
+	/** Brought into view once; in another number of columns it stands in another row. */
+	let brought = '';
 	$effect(() => {
-		// In another number of columns it stands in another row.
-		if (opened?.spread.left === undefined || !list || columns < 1) return;
-		const item = list.querySelector(`[data-spread="${opened.spread.left}"]`);
-		item?.scrollIntoView({ block: 'start' });
+		const wanted = opened ? `${opened.spread.left} ${columns}` : '';
+		if (wanted === brought || !list) return;
+		brought = wanted;
+		const item = list.querySelector(`[data-spread="${opened?.spread.left}"]`);
+		// The width is known before what follows from it is in place.
+		void tick().then(() => item?.scrollIntoView({ block: 'start' }));
 	});
 	let before: Run | undefined;
 	let starts = new Map<string, DOMRect>();

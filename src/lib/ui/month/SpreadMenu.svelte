@@ -29,16 +29,16 @@
 	>
 		{#if drawn.length === 0}
 			<DropdownMenu.Item class={item} onSelect={() => desk.swap(spread.left)}
-				>Swap the two sides</DropdownMenu.Item
+				>Swap left and right</DropdownMenu.Item
 			>
 		{/if}
 		{#if pinned}
 			<DropdownMenu.Item class={item} onSelect={() => desk.lock(spread.left, spread.right, false)}
-				>Let everything here move again</DropdownMenu.Item
+				>Let everything here move</DropdownMenu.Item
 			>
 		{/if}
 		<DropdownMenu.Item class={item} onSelect={() => desk.lock(spread.left, spread.right, true)}
-			>Keep everything here as it is</DropdownMenu.Item
+			>Keep everything here</DropdownMenu.Item
 		>
 		<DropdownMenu.Separator class="my-1 h-px bg-hairline" />
 		{#each inRun as number (number)}

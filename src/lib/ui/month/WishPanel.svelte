@@ -46,7 +46,7 @@
 			{/key}
 		{:catch}
 			<p role="alert" class="pb-2 text-sm text-caution">
-				Horarium does not answer, so this cannot be changed just now. Close it and open it again.
+				Horarium is not answering, so this cannot be changed at the moment. Close it and try again.
 			</p>
 		{/await}
 	</section>

@@ -25,10 +25,10 @@
 <section aria-labelledby="yearly" class="pt-8">
 	<h2 id="yearly" class="pb-1 text-xl">Every year</h2>
 	<p class="pb-2 text-ink-soft">
-		A new month begins with those that fall into it, among its calendar’s events.
+		A new month starts with the ones that fall in it, as calendar events.
 	</p>
 	<LinesField
-		label="One a line, such as “24 December Grandmother’s birthday”"
+		label="One per line, such as “24 December Grandmother’s birthday”"
 		name="yearly"
 		value={own}
 		format={yearlyLines}

@@ -141,7 +141,7 @@
 			onclick={() =>
 				keeper.change({
 					pages: [...exceptions, { number: notebook.freePages[0]?.first ?? 1, state: 'spoilt' }]
-				})}>Add such a page</button
+				})}>Add a page</button
 		>
 	</fieldset>
 	<fieldset class="flex flex-wrap gap-4">
@@ -182,14 +182,14 @@
 			onchange={(weight) => keeper.change({ paper: { ...notebook.paper, weight } })}
 		/>
 		<Choice
-			label="bears light paint"
+			label="takes light paint"
 			value={triedOf(notebook.paper?.bearsPaint)}
 			options={tried}
 			onchange={(value) =>
 				keeper.change({ paper: { ...notebook.paper, bearsPaint: bearsOf(value) } })}
 		/>
 		<Choice
-			label="bears alcohol ink"
+			label="takes alcohol ink"
 			value={triedOf(notebook.paper?.bearsAlcoholInk)}
 			options={tried}
 			onchange={(value) =>

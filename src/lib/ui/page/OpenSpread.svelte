@@ -72,7 +72,8 @@
 	data-leafed
 	{@attach swipes(turn)}
 >
-	<div class="flex min-w-0 flex-1 flex-col">
+	<!-- What is changed stays in view beside its choices, however long these are. -->
+	<div class="flex min-w-0 flex-1 flex-col xl:sticky xl:top-0 xl:self-start">
 		<div class="flex flex-wrap items-center gap-x-3 gap-y-1 pb-1">
 			<h2 class="text-xl">Pages {left} and {right}</h2>
 			<span class="flex gap-1">

@@ -85,13 +85,9 @@
 	{#if refused}<p class="px-2 pt-1 text-sm text-caution" role="alert">{refused}</p>{/if}
 	<p class="px-2 pt-2">
 		{#if pin}
-			<button class="button min-h-8" onclick={() => desk.pin(block, 'free')}
-				>Let it move again</button
-			>
+			<button class="button min-h-8" onclick={() => desk.pin(block, 'free')}>Let it move</button>
 		{:else}
-			<button class="button min-h-8" onclick={() => desk.pin(block, 'here')}
-				>Keep it where it is</button
-			>
+			<button class="button min-h-8" onclick={() => desk.pin(block, 'here')}>Keep it here</button>
 		{/if}
 	</p>
 {:else}

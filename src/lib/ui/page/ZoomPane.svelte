@@ -4,11 +4,13 @@
 
 	interface Props {
 		label: string;
+		/** Whether + − 0 zoom; where these are typed into what is shown they do not. */
+		keys?: boolean;
 		/** Said beside the buttons. */
 		beside?: Snippet;
 		children: Snippet;
 	}
-	let { label, beside, children }: Props = $props();
+	let { label, keys = true, beside, children }: Props = $props();
 
 	const most = 16;
 	const factor = 1.5;
@@ -28,7 +30,7 @@
 	}
 
 	function pressed(event: KeyboardEvent) {
-		if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
+		if (!keys || isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return;
 		if (event.key === '+' || event.key === '=') to(zoom * factor);
 		else if (event.key === '-') to(zoom / factor);
 		else if (event.key === '0') to(1);

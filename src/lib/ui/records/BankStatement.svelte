@@ -138,7 +138,7 @@
 	{#if file && habits}
 		<fieldset class="flex flex-wrap items-end gap-3 pb-3">
 			<legend class="pb-1 text-sm text-ink-soft"
-				>How this bank writes; it is remembered for the next time</legend
+				>How this bank formats its statements (remembered for next time)</legend
 			>
 			{#each [{ label: 'Day', part: 'day' }, { label: 'Words', part: 'text' }, { label: 'Sum', part: 'amount' }] as const as { label, part } (part)}
 				<Select

@@ -8,6 +8,7 @@
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { nameOf } from '../month/block-name';
 	import { themeStyle } from '../page/theme-style';
+	import ZoomPane from '../page/ZoomPane.svelte';
 	import SpreadPicture from '../page/SpreadPicture.svelte';
 	import FieldCell from './FieldCell.svelte';
 	import { fieldWords, howWords } from './field-words';
@@ -170,31 +171,33 @@
 		</p>
 	</div>
 	<!-- svelte-ignore a11y_no_static_element_interactions -->
-	<div bind:this={picture} onkeydown={pressed} class="mx-auto max-w-[calc((100dvh-15rem)*1.42)]">
-		<SpreadPicture
-			plan={desk.plan}
-			run={desk.run}
-			{spread}
-			live
-			label="Pages {spread.left} and {spread.right}, to be filled in"
-		>
-			{#snippet overlay(page)}
-				<g style={themeStyle(themeOn(desk.plan, desk.run, page))}>
-					{#each fields as { page: on, wish, field, key, about, done, words }, index (key)}
-						{#if on === page}
-							<FieldCell
-								{field}
-								value={records.valueOf(wish, about)}
-								{done}
-								label={words}
-								current={index === at}
-								locale={desk.plan.locale}
-								onpick={() => picked(index)}
-							/>
-						{/if}
-					{/each}
-				</g>
-			{/snippet}
-		</SpreadPicture>
+	<div bind:this={picture} onkeydown={pressed}>
+		<ZoomPane label="Picture of the pages" keys={false}>
+			<SpreadPicture
+				plan={desk.plan}
+				run={desk.run}
+				{spread}
+				live
+				label="Pages {spread.left} and {spread.right}, to be filled in"
+			>
+				{#snippet overlay(page)}
+					<g style={themeStyle(themeOn(desk.plan, desk.run, page))}>
+						{#each fields as { page: on, wish, field, key, about, done, words }, index (key)}
+							{#if on === page}
+								<FieldCell
+									{field}
+									value={records.valueOf(wish, about)}
+									{done}
+									label={words}
+									current={index === at}
+									locale={desk.plan.locale}
+									onpick={() => picked(index)}
+								/>
+							{/if}
+						{/each}
+					</g>
+				{/snippet}
+			</SpreadPicture>
+		</ZoomPane>
 	</div>
 {/if}

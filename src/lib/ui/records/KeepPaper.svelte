@@ -78,8 +78,9 @@
 	<h2 class="pb-1 text-2xl">{tracker.name}</h2>
 	{#if rows.length > 0}
 		<p class="pb-2 text-sm text-ink-soft">
-			A sign a day, from the 1st on: {rows[0]?.fields[0] ? howWords(rows[0].fields[0]) : ''}, .
-			nothing.
+			One sign per day, starting on the 1st: {rows[0]?.fields[0]
+				? howWords(rows[0].fields[0])
+				: ''}, . nothing.
 		</p>
 		<div class="overflow-x-auto">
 			<div class="min-w-[42rem]">

@@ -40,7 +40,7 @@
 
 <h2 class="pt-4 pb-1 text-xl">Line by line</h2>
 <p class="pb-2 text-sm text-ink-soft">
-	What you say goes before what the records say; dropping something is as good as keeping it.
+	Your answers count before the records. Dropping something is as good a choice as keeping it.
 </p>
 {#each kept as line (line.tracker.wish.id)}
 	{@const { tracker, tally } = line}

@@ -34,7 +34,6 @@
 
 <button
 	class="group flex w-24 flex-col items-center gap-1 text-center text-sm leading-tight"
-	aria-label="{name}: {said || 'no answer'}"
 	onclick={tapped}
 	onkeydown={pressed}
 >
@@ -58,5 +57,5 @@
 			>
 		{/if}
 	</span>
-	<span aria-hidden="true">{name}</span>
+	<span>{name}<span class="sr-only">: {said || 'no answer'}</span></span>
 </button>

@@ -98,7 +98,8 @@
 					<th
 						scope="col"
 						style:width={widthOf(at)}
-						class="sticky top-0 bg-desk px-1 text-left font-normal text-ink-soft">{column}</th
+						class="sticky top-0 bg-desk px-1 text-left font-normal text-ink-soft"
+						>{column}{#if column === ''}<span class="sr-only">words</span>{/if}</th
 					>
 				{/each}
 			</tr>

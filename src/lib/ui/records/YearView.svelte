@@ -84,7 +84,7 @@
 				.join('; ')}.
 		</p>
 		<Chart
-			label="Share of what was due that was met, by habit and month"
+			label="Habits met, of those due, by month"
 			name="{year} habits"
 			option={monthsOption('line', names, rates, ' %')}
 			points={pointsOf(rates, (value) => `${value} %`)}
@@ -110,7 +110,7 @@
 				.join('; ')}.
 		</p>
 		<Chart
-			label="Money by what it was for and by month"
+			label="Money by category and month"
 			name="{year} money"
 			option={monthsOption('bar', names, money)}
 			points={pointsOf(money, (value) => value.toFixed(2))}
@@ -135,5 +135,5 @@
 	</section>
 {/if}
 {#if months.every(({ entries }) => entries.length === 0)}
-	<p class="py-6 text-ink-soft">Nothing was filled in in {year} yet.</p>
+	<p class="py-6 text-ink-soft">Nothing was filled in during {year} yet.</p>
 {/if}

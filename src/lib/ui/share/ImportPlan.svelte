@@ -88,7 +88,7 @@
 	/>
 	{#if reasons.length > 0}
 		<div role="alert" class="mt-3 bg-caution-ground px-3 py-2">
-			<p>Nothing was taken from this file:</p>
+			<p>Nothing was imported from this file:</p>
 			<ul class="list-disc pl-5">
 				{#each reasons as reason, index (index)}<li>{reason}</li>{/each}
 			</ul>
@@ -111,7 +111,7 @@
 				onchange={(id) => (into = id)}
 			/>
 			<Check
-				label="Write with the hand that it was planned with, from now on"
+				label="Use the handwriting it was planned with from now on"
 				checked={withHand}
 				onchange={(on) => (withHand = on)}
 			/>

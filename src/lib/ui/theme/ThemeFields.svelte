@@ -112,7 +112,7 @@
 				{/if}
 				{#if missing.length > 0}
 					<div class="text-sm text-ink-soft">
-						<p>Colours hold a month together when each comes back on every page.</p>
+						<p>A month holds together when each colour returns on every page.</p>
 						<ul class="list-disc pl-5">
 							{#each missing as { role, pages } (role)}
 								<li>
@@ -122,10 +122,10 @@
 								</li>
 							{/each}
 						</ul>
-						<p>A strip along the edge or a dot beside the page number carries a colour there.</p>
+						<p>A strip along the edge or a dot beside the page number is enough.</p>
 					</div>
 				{/if}
-				<p><button class="button" onclick={() => take(undefined)}>No colours of its own</button></p>
+				<p><button class="button" onclick={() => take(undefined)}>No theme</button></p>
 			{/if}
 		</div>
 	{/if}

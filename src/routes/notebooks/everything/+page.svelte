@@ -131,7 +131,8 @@
 
 	<h2 class="border-t border-hairline pt-4 pb-1 text-2xl">Bring it in</h2>
 	<p class="pb-2 text-ink-soft">
-		From another machine, or from before. You see first what would become of it; nothing is deleted.
+		From another machine, or from an earlier backup. You see what would change first; nothing is
+		deleted.
 	</p>
 	<label class="flex flex-col gap-1">
 		<span class="text-sm text-ink-soft">A file that was saved here (.zip)</span>
@@ -203,7 +204,7 @@
 					<span class="text-sm text-ink-soft">{sizeWords(bytes)}</span></span
 				>
 				{#if asked === file}
-					<span class="text-sm">All that came later goes aside.</span>
+					<span class="text-sm">Everything newer is set aside.</span>
 					<button class="button" onclick={() => goBack(file)}>Yes, go back</button>
 					<button class="button button-quiet" onclick={() => (asked = undefined)}>No</button>
 				{:else}

@@ -144,7 +144,7 @@
 		<li class="border-t border-hairline pt-4">
 			<h2 class="text-xl">Language</h2>
 			<Select
-				label="Weekdays and months on the pages are written in"
+				label="Language of weekdays and months on the pages"
 				value={data.language}
 				options={[
 					{ value: '', label: 'the language of the browser' },

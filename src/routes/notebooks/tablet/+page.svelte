@@ -33,13 +33,13 @@
 	</p>
 	{#if data.addresses.length === 0}
 		<p class="max-w-prose pt-4">
-			At the moment it answers on this machine only. To let a tablet on the same network in, start
-			it with
+			At the moment Horarium answers on this machine only. To let in a tablet on the same network,
+			start it with
 		</p>
 		<p class="py-2 font-mono">npm start -- --share</p>
 		<p class="max-w-prose text-ink-soft">
-			A tablet is let in with a code that is shown here, and can be put out again. What goes over
-			the network is not encrypted: share on a network that you trust.
+			A tablet is paired with a code shown here, and can be removed again. What goes over the
+			network is not encrypted: share on a network that you trust.
 		</p>
 	{:else}
 		<p class="pt-4">
@@ -64,7 +64,7 @@
 							{data.offer.code.slice(3)}
 						</p>
 						<p class="text-ink-soft">
-							It lets one device in, once, and ends in <span class="whitespace-nowrap"
+							It works for one device, once, and expires in <span class="whitespace-nowrap"
 								>{leftWords}</span
 							>.
 						</p>
@@ -81,7 +81,7 @@
 	{#if trouble}<p role="alert" class="text-caution">{trouble}</p>{/if}
 	<h2 class="pt-6 pb-1 text-xl">Devices</h2>
 	{#if data.devices.length === 0}
-		<p class="text-ink-soft">None is paired.</p>
+		<p class="text-ink-soft">No device is paired.</p>
 	{:else}
 		<ul>
 			{#each data.devices as { id, name, paired } (id)}
@@ -91,8 +91,8 @@
 					>
 					<button
 						class="button"
-						aria-label="Put out {name}"
-						onclick={() => ask('DELETE', `/app/devices/${id}`)}>Put out</button
+						aria-label="Remove {name}"
+						onclick={() => ask('DELETE', `/app/devices/${id}`)}>Remove</button
 					>
 				</li>
 			{/each}

@@ -121,7 +121,7 @@
 	</section>
 	<section
 		aria-label="The run of pages"
-		class="relative flex min-w-0 flex-col gap-4 px-5 py-4 lg:overflow-auto lg:px-6 print:static print:overflow-visible print:p-0"
+		class="relative flex min-w-0 flex-col gap-4 px-5 py-4 [overflow-anchor:none] lg:overflow-auto lg:px-6 print:static print:overflow-visible print:p-0"
 	>
 		<p class="hidden font-serif text-2xl print:block">{title}</p>
 		<div class="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 print:hidden">

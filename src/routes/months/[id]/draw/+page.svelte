@@ -166,7 +166,7 @@
 			{#if rest > 0}
 				<p class="py-2 print:hidden" role="status">
 					<span class="inline-block w-14 font-serif text-lg text-rubric">{clockWords(rest)}</span>
-					Rest your hand: it has worked for 25 minutes.
+					Rest your hand: you have worked for 25 minutes.
 				</p>
 			{/if}
 			{#if wet.length > 0}
@@ -257,7 +257,7 @@
 			{/if}
 			<p class="flex flex-wrap items-center gap-2">
 				<a class="button" href="/app/months/{desk.id}/sittings.ics" download
-					>Put them into my calendar</a
+					>Add them to my calendar</a
 				>
 				<button class="button" onclick={() => print()}>Print the work order</button>
 			</p>

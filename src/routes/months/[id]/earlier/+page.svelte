@@ -38,7 +38,7 @@
 <svelte:head><title>What {monthWords(desk.plan.month)} was before · Horarium</title></svelte:head>
 
 <main id="main" class="grid flex-1 content-start gap-x-8 px-5 py-5 md:grid-cols-[1fr_22rem]">
-	<section aria-label="Earlier states" class="min-w-0">
+	<section aria-label="Earlier versions" class="min-w-0">
 		<h1 class="pb-1 text-3xl">What {monthWords(desk.plan.month)} was before</h1>
 		<p class="max-w-prose pb-4 text-ink-soft">
 			While you plan, what the month was is kept, at most once a minute and the last hundred times.
@@ -62,7 +62,7 @@
 				</li>
 			{:else}
 				<li class="py-2">
-					Nothing has changed yet. From the first change on, what was before it stands here.
+					Nothing has changed yet. Earlier versions appear here from the first change on.
 				</li>
 			{/each}
 		</ol>
@@ -86,7 +86,7 @@
 			</p>
 			{#if brought !== undefined}
 				<p class="flex flex-wrap items-center gap-3 pt-4" role="status">
-					The month is again what it was until {timeWords(brought)}.
+					The month is back to how it was until {timeWords(brought)}.
 					<button class="button" onclick={undo}>Undo</button>
 				</p>
 			{/if}

@@ -280,7 +280,7 @@
 			{/if}
 			{#if gathers}
 				<p class="pt-4">
-					At the month’s end its numbers stand under
+					At the end of the month you find its numbers under
 					<a class="underline" href="/months/{desk.id}/look-back">Look back</a>, ready to be copied
 					here.
 				</p>
