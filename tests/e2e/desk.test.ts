@@ -134,7 +134,7 @@ test('a finger chooses first and moves then', async () => {
 test('one finger turns the pages, but not while it looks at a part of them', async () => {
 	const page = await openDesk(70);
 	const session = await page.context().newCDPSession(page);
-	const { x, y } = { x: 900, y: 560 };
+	const { x, y } = { x: 640, y: 460 };
 	const wipe = async (across: number) => {
 		const points = [0, 0.5, 1].map((part) => [{ x: x + part * across, y }]);
 		for (const [index, touchPoints] of points.entries())

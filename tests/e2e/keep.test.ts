@@ -130,8 +130,10 @@ test('one day goes from the top to the end by Enter; what cannot be read is told
 	const said = ['done', 'done', 'missed', 'no answer', 'done', 'not due'];
 	const order = ['no answer', 'done', 'missed', 'not due'];
 	// Each tap marks the cell as one would on paper: done, missed, not due; a sign does so at once.
-	for (const [at, word] of said.entries())
+	for (const [at, word] of said.entries()) {
+		await habits.nth(at).press('Delete');
 		for (let tap = 0; tap < order.indexOf(word); tap++) await habits.nth(at).click();
+	}
 	await habits.nth(3).press('-');
 	// The page's own key, and a second choice of the same takes it away.
 	const weather = page.getByRole('region', { name: 'Weather inside' }).getByRole('radio');

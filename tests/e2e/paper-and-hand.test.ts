@@ -197,3 +197,34 @@ test('letters without a font are told, and a font of one’s own writes them', a
 	await page.getByRole('button', { name: 'Undo', exact: true }).click();
 	await away.waitFor();
 });
+
+test('a notebook is measured in a photograph, which is looked at before it is taken', async () => {
+	const { app, context } = stage();
+	const made = await context.request.get(`${app.address}/standins/page.png?side=right`);
+	expect(made.headers()['content-type']).toBe('image/png');
+	await page
+		.getByRole('link', { name: /^Ferry log, volume 2/ })
+		.first()
+		.click();
+	await page.getByRole('link', { name: 'Measure it with a ruler' }).click();
+	const measuring = page.getByRole('region', { name: 'Measure by photograph' });
+	const file = measuring.getByLabel('Photograph', { exact: true });
+	await file.setInputFiles({
+		name: 'a.png',
+		mimeType: 'image/png',
+		buffer: Buffer.from('garbage')
+	});
+	await measuring.getByText(/cannot read the file as a picture/).waitFor();
+	await file.setInputFiles({ name: 'b.png', mimeType: 'image/png', buffer: await made.body() });
+	await measuring.getByRole('img', { name: '1189 dots that were found' }).waitFor();
+	const row = (name: string) => measuring.getByRole('row', { name: new RegExp(`^${name}`) });
+	const seen = async (name: string) =>
+		Number.parseFloat((await row(name).getByRole('cell').first().textContent()) ?? '');
+	expect(await seen('Squares across')).toBe(28);
+	expect(await seen('Squares down')).toBe(40);
+	expect(Math.abs((await seen('From dot to dot')) - 5)).toBeLessThan(0.01);
+	expect(Math.abs((await seen('First dot from the top edge')) - 5.2)).toBeLessThan(0.25);
+	await measuring.getByRole('button', { name: 'Use these values' }).click();
+	await measuring.getByText('The right page is measured.').waitFor();
+	await saved(page);
+});

@@ -35,6 +35,7 @@ test('a set of eight boxes gets a head across the top, a foot and tasks in it, e
 	await choose(page, /^Position there/, 'below the days, on the left page');
 	await saved(page);
 	// Four whole weeks in May 2027, each with its tasks.
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
 	await expect.poll(() => page.getByRole('link', { name: /^Pages.*Tasks/ }).count()).toBe(4);
 });
 

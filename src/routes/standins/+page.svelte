@@ -16,9 +16,9 @@
 <main id="main" class="mx-auto w-full max-w-3xl flex-1 px-5 py-5">
 	<h1 class="pb-2 text-3xl">Stand-ins</h1>
 	<p class="max-w-prose">
-		Small simulated devices that stand in for a band, a calendar, three banks and a label printer
-		while Horarium is tried out. They answer over HTTP as real ones do; Horarium does not know the
-		difference.
+		Small simulated devices that stand in for a band, a calendar, three banks, a camera and a label
+		printer while Horarium is tried out. They answer over HTTP as real ones do; Horarium does not
+		know the difference.
 	</p>
 	<dl class="grid grid-cols-[8rem_1fr] gap-y-1 py-4">
 		<dt class="text-ink-soft">Band</dt>
@@ -56,6 +56,17 @@
 			{/each}
 		{/each}
 	</ul>
+	<h2 class="pt-4 pb-1 text-xl">A camera</h2>
+	<p>
+		Simulated photographs of an empty page of 28 × 40 squares, to try measuring with: the
+		{#each ['left', 'right'] as const as side, at (side)}
+			{at > 0 ? ' and the ' : ''}<a
+				class="underline"
+				href="/standins/page.png?side={side}"
+				download
+				data-sveltekit-reload>{side} page</a
+			>{/each}.
+	</p>
 	<h2 class="pt-4 pb-1 text-xl">The label printer</h2>
 	<p>
 		It is {data.printer.state}; {(data.printer.leftMm / 1000).toFixed(2)} m of tape of

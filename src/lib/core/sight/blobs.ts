@@ -21,9 +21,11 @@ export function blobsOf(picture: Grey, squarePx: number): Blob[] {
 	const small = blurred(picture, fine * squarePx).light;
 	const large = blurred(picture, coarse * squarePx).light;
 	const around = blurred(picture, local * squarePx).light;
+	// On a dark table grain would be strong, were it held against the little light there.
+	const least = 0.6 * Math.max(8, ...sampled(around));
 	const dark = new Float32Array(small.length);
 	for (let at = 0; at < dark.length; at++)
-		dark[at] = ((large[at] ?? 0) - (small[at] ?? 0)) / Math.max(8, around[at] ?? 0);
+		dark[at] = ((large[at] ?? 0) - (small[at] ?? 0)) / Math.max(least, around[at] ?? 0);
 	const found: Blob[] = [];
 	for (let row = 2; row < height - 2; row++)
 		for (let column = 2; column < width - 2; column++) {
@@ -50,6 +52,15 @@ export function blobsOf(picture: Grey, squarePx: number): Blob[] {
 			});
 		}
 	return found;
+}
+
+/** Every hundredth or so of many values. */
+function sampled(values: Float32Array): number[] {
+	const step = Math.max(1, Math.floor(values.length / 4000));
+	return Array.from(
+		{ length: Math.floor(values.length / step) },
+		(_, at) => values[at * step] ?? 0
+	);
 }
 
 function isPeak(dark: Float32Array, at: number, width: number): boolean {

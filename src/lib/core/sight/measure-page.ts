@@ -1,9 +1,10 @@
 import type { Notebook, Side } from '../paper';
-import { blobsOf } from './blobs';
+import { blobsOf, type Blob } from './blobs';
+import { collected, type Grid } from './collect';
 import type { Grey } from './image';
 import { latticeOf, type Node } from './lattice';
 import { edgeNames, paperEdges, type EdgeName, type PaperEdge } from './paper-edges';
-import { warpOf, type Warp } from './warp';
+import type { Warp } from './warp';
 
 /** A page as it was measured in a picture; lengths in mm. */
 export interface MeasuredPage {
@@ -33,12 +34,16 @@ export interface NotMeasured {
 const triedWidths = [24, 34, 48, 68] as const;
 /** A page has at least so many dots. */
 const leastNodes = 150;
-/** An outermost row or column counts where at least this share of its dots were found. */
-const leastFull = 0.4;
+/** With so many dots most of a page is found. */
+const wholePage = 500;
+/** What an edge found by light leaves open, by simulated photographs. */
+const leastErrorMm = 0.2;
+/** Dots nearer to each other, in pixels, run together. */
+const leastSquarePx = 9;
 
 /**
  * A page measured in a picture of it, in grey and upright: pitch, squares across and down and where its first dot lies. The
- * paper's size says what a pixel is; the fold's side is reckoned from the others. `shape` is called before each step.
+ * paper's size says what a pixel is; the fold's side is reckoned from the others. `progress` hears how much of the work is done.
  */
 export function measurePage(
 	picture: Grey,
@@ -46,13 +51,12 @@ export function measurePage(
 	pageMm: Notebook['pageMm'],
 	progress: (share: number) => void = () => undefined
 ): MeasuredPage | NotMeasured {
-	const nodes = bestLattice(picture, progress);
-	if (nodes.length < leastNodes)
+	const grid = bestGrid(picture, progress);
+	if (!grid || grid.nodes.length < leastNodes)
 		return {
 			says: 'No dots were found. Take the picture from straight above, in even light, so that the page fills it.'
 		};
-	const { grid, inGrid } = gridOf(nodes);
-	const warp = warpOf(inGrid);
+	const { columns, rows, nodes, warp } = grid;
 	progress(0.9);
 	const edges = paperEdges(picture, warp, grid);
 	const fold: EdgeName = side === 'left' ? 'right' : 'left';
@@ -70,50 +74,31 @@ export function measurePage(
 	const spreads = edgeNames.flatMap((name) => edges[name]?.spread ?? []);
 	return {
 		side,
-		...grid,
+		columns,
+		rows,
 		pitchMm,
 		firstDot: { x: x.left, y: mm(top) },
 		lastDot: { x: x.right, y: mm(bottom) },
-		errorMm: Math.max(0.05, ...spreads.map((spread) => spread * pitchMm)),
+		errorMm: Math.max(leastErrorMm, ...spreads.map((spread) => spread * pitchMm)),
 		edges: edgeNames.filter((name) => edges[name] !== undefined),
 		warp,
-		dots: inGrid
+		dots: nodes
 	};
 }
 
-function bestLattice(picture: Grey, progress: (share: number) => void): Node[] {
-	let best: Node[] = [];
+function bestGrid(picture: Grey, progress: (share: number) => void): Grid | undefined {
+	let best: { nodes: Node[]; blobs: Blob[] } | undefined;
 	for (const [at, width] of triedWidths.entries()) {
-		progress((0.8 * at) / triedWidths.length);
+		progress((0.7 * at) / triedWidths.length);
 		const squarePx = picture.width / width;
-		if (squarePx < 9) break;
-		const nodes = latticeOf(blobsOf(picture, squarePx), squarePx);
-		if (nodes.length > best.length) best = nodes;
-		// A page that is found whole needs no other scale.
-		else if (best.length > 600) break;
+		if (squarePx < leastSquarePx) break;
+		const blobs = blobsOf(picture, squarePx);
+		const nodes = latticeOf(blobs, squarePx);
+		const before = best?.nodes.length ?? 0;
+		if (nodes.length > before) best = { nodes, blobs };
+		// A page that was found at a larger scale needs no other.
+		else if (before > wholePage) break;
 	}
-	return best;
-}
-
-/** The grid of a lattice from its first full row and column on; what hangs out beyond is the paper's edge, or dirt. */
-function gridOf(nodes: readonly Node[]) {
-	const counted = (of: (node: Node) => number) => {
-		const counts = new Map<number, number>();
-		for (const node of nodes) counts.set(of(node), (counts.get(of(node)) ?? 0) + 1);
-		const most = Math.max(...counts.values());
-		const full = [...counts].filter(([, count]) => count >= leastFull * most).map(([at]) => at);
-		return { first: Math.min(...full), last: Math.max(...full) };
-	};
-	const across = counted(({ column }) => column);
-	const down = counted(({ row }) => row);
-	const inGrid = nodes
-		.filter(
-			({ column, row }) =>
-				column >= across.first && column <= across.last && row >= down.first && row <= down.last
-		)
-		.map((node) => ({ ...node, column: node.column - across.first, row: node.row - down.first }));
-	return {
-		grid: { columns: across.last - across.first, rows: down.last - down.first },
-		inGrid
-	};
+	progress(0.75);
+	return best && best.nodes.length >= leastNodes ? collected(best.nodes, best.blobs) : undefined;
 }

@@ -71,6 +71,15 @@
 		about
 	});
 
+	/** Who types and presses Enter means what comes first, also before the list has marked it. */
+	function entered(event: KeyboardEvent) {
+		const [first] = found;
+		if (event.key !== 'Enter' || typed.trim() === '' || !first) return;
+		if (document.querySelector('[role="option"][data-highlighted]')) return;
+		event.preventDefault();
+		add(first.key);
+	}
+
 	/** What is added is opened, and is where the hand goes on. */
 	function add(key: string) {
 		if (key === '') return;
@@ -94,6 +103,7 @@
 			autocomplete="off"
 			oninput={(event) => (typed = event.currentTarget.value)}
 			onclick={() => (open = true)}
+			onkeydown={entered}
 		/>
 		<Combobox.Content
 			strategy="fixed"

@@ -53,17 +53,17 @@
 	>
 		{#each shown as chip (chip.id)}
 			{@const block = all.find((own) => blockKey(own) === chip.id) ?? byKey(chip.id)}
-			<li class="relative">
+			<li class="flex items-start gap-1">
 				{#if block}
+					<BlockMenu {desk} {block} {page} />
 					{#if !block.as.part && !desk.month.drawn?.pages.includes(page)}
 						<span
 							use:dragHandle
 							aria-label="Drag {blockName(block)} on the pages"
-							class="on-hand absolute top-0 -left-3 flex min-h-6 w-3 cursor-grab items-center justify-center text-ink-soft"
+							class="on-hand flex min-h-6 w-4 shrink-0 cursor-grab items-center justify-center text-ink-soft"
 							><SixDots class="h-3" /></span
 						>
 					{/if}
-					<BlockMenu {desk} {block} {page} />
 				{/if}
 			</li>
 		{/each}

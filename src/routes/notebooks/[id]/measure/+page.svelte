@@ -3,6 +3,7 @@
 	import { getKeeping } from '$lib/ui/keeping/keeping.svelte';
 	import { NotebookKeeper, type KeptNotebook } from '$lib/ui/keeping/notebook-keeper.svelte';
 	import NotebookState from '$lib/ui/keeping/NotebookState.svelte';
+	import MeasureByPicture from '$lib/ui/notebook/MeasureByPicture.svelte';
 	import MeasureForm from '$lib/ui/notebook/MeasureForm.svelte';
 
 	let { data } = $props();
@@ -34,4 +35,5 @@
 		<a class="button ml-auto" href="/notebooks/{data.record.id}" onclick={done}>Done</a>
 	</div>
 	<MeasureForm {keeper} />
+	<MeasureByPicture {keeper} />
 </main>

@@ -1,0 +1,79 @@
+import { describe, expect, test } from 'vitest';
+import { photographed, truthOf, type Shot } from '../../standins/camera';
+import { presets, type Notebook, type Side } from '../paper';
+import { greyOf } from './image';
+import { measurePage } from './measure-page';
+
+const plain: Shot = {
+	side: 'right',
+	seed: 'plain',
+	width: 860,
+	table: 90,
+	lean: 0,
+	nod: 0,
+	turn: 0,
+	shade: 0.1,
+	noise: 2,
+	blur: 0,
+	curl: 0,
+	barrel: 0
+};
+
+function book(index: number): Notebook {
+	const preset = presets[index];
+	if (!preset) throw new RangeError('there is no such preset');
+	const marginsMm = { left: { x: 3.1, y: 6.4 }, right: { x: 4.2, y: 5.8 } };
+	return { ...preset.paper, name: 'Book', freePages: [{ first: 1, last: 100 }], marginsMm };
+}
+
+function measured(notebook: Notebook, shot: Shot) {
+	const { rgba, width, height } = photographed(notebook, shot);
+	return measurePage(greyOf(rgba, width, height), shot.side, notebook.pageMm);
+}
+
+// The truth is that of a simulated camera, which shares no code with what reads its pictures.
+describe('a page is measured in a photograph', () => {
+	const shots: [string, number, Partial<Shot>][] = [
+		['from straight above, on a dark table', 0, { seed: 'a' }],
+		['the left page', 0, { seed: 'b', side: 'left' as Side }],
+		['leaned and turned, with grain', 0, { seed: 'c', lean: 5, nod: -4, turn: 3, noise: 5 }],
+		['curled at the fold, light from the side', 1, { seed: 'd', curl: 4, shade: 0.4, nod: 3 }],
+		[
+			'a lens and a little blur, on a light table',
+			1,
+			{ seed: 'e', barrel: 0.01, blur: 1, table: 190 }
+		]
+	];
+	test.each(shots)('%s', (_, index, more) => {
+		const notebook = book(index);
+		const shot = { ...plain, ...more };
+		const found = measured(notebook, shot);
+		if ('says' in found) throw new Error(found.says);
+		const truth = truthOf(notebook, shot.side);
+		expect({ columns: found.columns, rows: found.rows }).toEqual({
+			columns: notebook.columns,
+			rows: notebook.rows
+		});
+		expect(Math.abs(found.pitchMm - notebook.pitchMm)).toBeLessThan(0.01);
+		for (const [own, wanted] of [
+			[found.firstDot, truth.first],
+			[found.lastDot, truth.last]
+		] as const)
+			for (const axis of ['x', 'y'] as const)
+				expect(Math.abs((own[axis] ?? NaN) - wanted[axis]), axis).toBeLessThan(0.25);
+		expect(found.warp.error).toBeLessThan(0.5);
+	});
+
+	test('a table as light as the paper has no edge, and that is said with what would help', () => {
+		const found = measured(book(0), { ...plain, table: 240 });
+		expect(found).toMatchObject({ says: expect.stringContaining('edge of the paper') });
+		expect(found).toMatchObject({ says: expect.stringContaining('darker or lighter') });
+	});
+
+	test('a picture without dots is refused in words', () => {
+		const grey = { width: 400, height: 500, light: new Float32Array(200_000).fill(180) };
+		expect(measurePage(grey, 'left', { width: 148, height: 210 })).toMatchObject({
+			says: expect.stringMatching(/^No dots were found/)
+		});
+	});
+});
