@@ -40,23 +40,24 @@ const month = home.headers.get('location') ?? '';
 const books = await (await fetch(`${address}/notebooks`)).text();
 const book = books.match(/\/notebooks\/[0-9a-f-]{36}(?=[^]{0,400}volume 3)/g)?.at(-1) ?? '';
 const months = await (await fetch(`${address}/months`)).text();
-const april = /(\/months\/[0-9a-f-]{36})"[^>]*>\s*<span[^>]*>April 2027/.exec(months)?.[1] ?? '';
+const april = /(\/months\/[0-9a-f-]{36})"[^>]*>\s*(?:<(?!a)[^>]*>\s*)*April 2027/.exec(months)?.[1] ?? '';
 
 /** @param {import('playwright').Page} page */
 const aimsKnown = (page) =>
-	page.getByText('being worked out …').first().waitFor({ state: 'detached' });
+	page.locator('[aria-label="Three ways to fit the month"][aria-busy="false"]').waitFor();
 await picture('month', month, { act: aimsKnown });
 await picture('month-dark', month, { dark: true, act: aimsKnown });
 await picture('compare', `${month}/compare`, {
 	act: (page) => page.getByText('…', { exact: true }).first().waitFor({ state: 'detached' })
 });
-await picture('kinds', `${month}/kinds`, {
+await picture('kinds', `${month}?kinds`, {
 	act: async (page) => {
-		await page.getByRole('button', { name: /^Month calendar/ }).click();
-		await page.evaluate(() => window.scrollTo(0, 0));
+		const drawer = page.getByRole('dialog');
+		await drawer.getByRole('button', { name: /^Month calendar/ }).click();
+		await drawer.getByRole('img', { name: 'Cover, drawn' }).waitFor();
 	}
 });
-await picture('page-desk', `${month}/pages/66`, {
+await picture('opened', `${month}/pages/66`, {
 	act: async (page) => {
 		await page.getByRole('button', { name: /^Due on page 66/ }).focus();
 		for (let step = 0; step < 2; step++) await page.keyboard.press('ArrowDown');
@@ -85,15 +86,15 @@ await picture('follow', `${month}/guide/64`, {
 		for (let step = 0; step < 5; step++) await page.keyboard.press(' ');
 	}
 });
-await picture('make', `${month}/make`, {
+await picture('draw', `${month}/draw`, {
 	act: async (page) => {
-		await page.getByRole('button', { name: 'Done: next' }).waitFor();
+		await page.getByRole('button', { name: 'Done', exact: true }).waitFor();
 		for (let step = 0; step < 2; step++) await page.keyboard.press(' ');
 		await page.getByRole('timer').waitFor();
 	}
 });
-await picture('keep', `${april}/keep?way=page&page=98`, {
-	act: (page) => page.locator('[data-field]').focus()
+await picture('keep', `${month}/keep?day=7`, {
+	act: (page) => page.getByRole('heading', { name: 'Friday 7 May' }).waitFor()
 });
 await picture('look-back', `${april}/look-back`, {
 	act: (page) => page.locator('main svg').nth(2).waitFor()
@@ -104,7 +105,9 @@ await picture('next-month', `${april}/look-back?over=next`, {
 		await page.getByText('…', { exact: true }).first().waitFor({ state: 'detached' });
 	}
 });
-await picture('notebook', book);
+await picture('books', '/notebooks', {
+	act: (page) => page.getByText('full in July 2027').waitFor()
+});
 await picture('measure', `${book}/measure`, {
 	act: (page) => page.getByLabel('length of 20 squares').focus()
 });
