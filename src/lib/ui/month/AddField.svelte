@@ -43,6 +43,8 @@
 	let open = $state(false);
 	/** After each choice the field begins anew, empty. */
 	let turn = $state(0);
+	/** Whether the arrow keys have led elsewhere in the list since. */
+	let walked = false;
 
 	interface Entry {
 		readonly key: string;
@@ -71,11 +73,11 @@
 		about
 	});
 
-	/** Who types and presses Enter means what comes first, also before the list has marked it. */
-	function entered(event: KeyboardEvent) {
+	/** Who types and presses Enter means what comes first; the list marks it a moment later. */
+	function pressed(event: KeyboardEvent) {
 		const [first] = found;
-		if (event.key !== 'Enter' || typed.trim() === '' || !first) return;
-		if (document.querySelector('[role="option"][data-highlighted]')) return;
+		if (event.key.startsWith('Arrow')) walked = true;
+		if (event.key !== 'Enter' || walked || typed.trim() === '' || !first) return;
 		event.preventDefault();
 		add(first.key);
 	}
@@ -101,9 +103,12 @@
 			aria-label={host ? 'Add to this page' : 'Add a page'}
 			data-testid={host ? 'add-member' : 'add-wish'}
 			autocomplete="off"
-			oninput={(event) => (typed = event.currentTarget.value)}
+			oninput={(event) => {
+				typed = event.currentTarget.value;
+				walked = false;
+			}}
 			onclick={() => (open = true)}
-			onkeydown={entered}
+			onkeydown={pressed}
 		/>
 		<Combobox.Content
 			strategy="fixed"
