@@ -3,7 +3,7 @@ import { placedMonth } from '$lib/server/shelf/shelf';
 import { hasStandins } from '$lib/server/network/standins';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = async ({ params, locals, depends, url }) => {
+export const load: LayoutServerLoad = async ({ params, locals, depends, untrack, url }) => {
 	depends('horarium:month');
 	const placed = await placedMonth(locals.store, params.id, locals.person);
 	if (!placed) error(404, 'There is no such month.');
@@ -15,7 +15,8 @@ export const load: LayoutServerLoad = async ({ params, locals, depends, url }) =
 		// Where there is a stand-in, its address is proposed.
 		calendar:
 			(await locals.store.person.outside()).calendar ??
-			(hasStandins() ? `${url.origin}/standins/calendar.ics` : ''),
+			// A spread that is opened or left has another address, and nothing anew to ask for.
+			(hasStandins() ? `${untrack(() => url.origin)}/standins/calendar.ics` : ''),
 		desk: {
 			id: record.id,
 			revision: record.revision,
