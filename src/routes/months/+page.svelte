@@ -7,6 +7,7 @@
 	import { toast } from 'svelte-sonner';
 	import { page } from '$app/state';
 	import { anotherBook, bookOptions } from '$lib/ui/notebook/book-options';
+	import MonthField from '$lib/ui/fields/MonthField.svelte';
 	import Select from '$lib/ui/fields/Select.svelte';
 	import KeepAsSet from '$lib/ui/month/KeepAsSet.svelte';
 	import YearlyThings from '$lib/ui/month/YearlyThings.svelte';
@@ -93,17 +94,7 @@
 <main id="main" class="mx-auto w-full max-w-5xl flex-1 px-5 py-6">
 	<h1 class="pb-4 text-3xl">Months</h1>
 	<div class="flex flex-wrap items-end gap-3 border-y border-hairline bg-sheet px-4 py-3">
-		<label class="flex flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Plan another month</span>
-			<input
-				type="month"
-				class="field"
-				min="1900-01"
-				max="2200-12"
-				value={month}
-				oninput={(event) => (month = event.currentTarget.value)}
-			/>
-		</label>
+		<MonthField label="Plan another month" value={month} onchange={(next) => (month = next)} />
 		<button class="button button-main" disabled={!wanted} onclick={plan}>
 			Plan {wanted ? monthWords(wanted) : 'it'}
 		</button>

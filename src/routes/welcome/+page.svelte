@@ -12,6 +12,7 @@
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
 	import ImportPlan from '$lib/ui/share/ImportPlan.svelte';
 	import { send, textOf, troubleOf } from '$lib/ui/send';
+	import MonthField from '$lib/ui/fields/MonthField.svelte';
 	import Select from '$lib/ui/fields/Select.svelte';
 
 	let { data } = $props();
@@ -67,17 +68,7 @@
 			</p>
 		</div>
 		<div class="flex flex-wrap items-end gap-3">
-			<label class="flex flex-col gap-0.5">
-				<span class="text-sm text-ink-soft">Month to plan</span>
-				<input
-					type="month"
-					class="field"
-					min="1900-01"
-					max="2200-12"
-					value={month}
-					oninput={(event) => (month = event.currentTarget.value)}
-				/>
-			</label>
+			<MonthField label="Month to plan" value={month} onchange={(next) => (month = next)} />
 			<button class="button button-main" disabled={!ready} onclick={plan}>
 				Draw {wanted ? monthWords(wanted) : 'the month'}
 			</button>

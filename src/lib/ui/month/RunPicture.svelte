@@ -84,7 +84,9 @@
 		before = run;
 	});
 	$effect(() => {
-		if (desk.run && (opened || !opened)) focusWanted();
+		// What is to have the focus comes with a run, or with a spread that is opened or closed.
+		const shown = [desk.run, opened];
+		if (shown.length > 0) focusWanted();
 	});
 	$effect(() => {
 		if (desk.run && list && starts.size > 0) showWay(starts, boxesOf(list, [...starts.keys()]));

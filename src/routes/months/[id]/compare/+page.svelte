@@ -5,6 +5,7 @@
 	import { plannablePages, presets, type Notebook } from '$lib/core/paper';
 	import { compareLines } from '$lib/ui/month/compare-lines';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import MonthField from '$lib/ui/fields/MonthField.svelte';
 	import Select from '$lib/ui/fields/Select.svelte';
 
 	let { data } = $props();
@@ -99,17 +100,7 @@
 			options={books.map(({ id, name }) => ({ value: id, label: name }))}
 			onchange={(id) => (book = id)}
 		/>
-		<label class="flex flex-col gap-0.5">
-			<span class="text-sm text-ink-soft">Month</span>
-			<input
-				type="month"
-				class="field"
-				min="1900-01"
-				max="2200-12"
-				value={chosenMonth}
-				oninput={(event) => (month = event.currentTarget.value)}
-			/>
-		</label>
+		<MonthField label="Month" value={chosenMonth} onchange={(next) => (month = next)} />
 		<button
 			class="button"
 			onclick={() =>
