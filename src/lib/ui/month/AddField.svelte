@@ -90,6 +90,7 @@
 		else if (mine) desk.addWish(mine.wish);
 		else desk.add(key);
 		typed = '';
+		open = false;
 		turn += 1;
 		desk.entersSettings = true;
 	}
