@@ -40,7 +40,8 @@ const month = home.headers.get('location') ?? '';
 const books = await (await fetch(`${address}/notebooks`)).text();
 const book = books.match(/\/notebooks\/[0-9a-f-]{36}(?=[^]{0,400}volume 3)/g)?.at(-1) ?? '';
 const months = await (await fetch(`${address}/months`)).text();
-const april = /(\/months\/[0-9a-f-]{36})"[^>]*>\s*(?:<(?!a)[^>]*>\s*)*April 2027/.exec(months)?.[1] ?? '';
+const april =
+	/(\/months\/[0-9a-f-]{36})"[^>]*>\s*(?:<(?!a)[^>]*>\s*)*April 2027/.exec(months)?.[1] ?? '';
 
 /** @param {import('playwright').Page} page */
 const aimsKnown = (page) =>

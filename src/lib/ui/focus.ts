@@ -1,5 +1,11 @@
 import { tick } from 'svelte';
 
+/** Whether anything on the screen has the focus. */
+export function hasFocus(): boolean {
+	const { activeElement, body } = document;
+	return activeElement !== null && activeElement !== body && activeElement.isConnected;
+}
+
 /** What is to have the focus once it is on the screen. */
 let wanted: readonly string[] = [];
 
@@ -22,8 +28,7 @@ export function focusLater(...selectors: readonly string[]): void {
 /** Gives the focus to what was asked for, if that is there now and nothing else has the focus. */
 export function focusWanted(): void {
 	if (wanted.length === 0) return;
-	const { activeElement, body } = document;
-	if (activeElement && activeElement !== body && activeElement.isConnected) {
+	if (hasFocus()) {
 		wanted = [];
 		return;
 	}

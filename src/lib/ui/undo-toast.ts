@@ -1,5 +1,5 @@
 import { toast } from 'svelte-sonner';
-import { focusOn } from './focus';
+import { focusOn, hasFocus } from './focus';
 import { send, troubleOf } from './send';
 
 /**
@@ -14,7 +14,8 @@ export async function deleteWithUndo(
 	const row = document.activeElement?.closest('li');
 	const neighbour = row?.nextElementSibling ?? row?.previousElementSibling;
 	if (!(await setDeleted(path, true, changed))) return;
-	neighbour?.querySelector<HTMLElement>('a, button')?.focus();
+	// Whoever has gone on meanwhile is not called back.
+	if (!hasFocus()) neighbour?.querySelector<HTMLElement>('a, button')?.focus();
 	toast(`“${name}” was deleted.`, {
 		action: { label: 'Undo', onClick: () => void setDeleted(path, false, changed) }
 	});
