@@ -1,5 +1,7 @@
 import type { Notebook, Side } from '$lib/core/paper';
 import { farMarginMm, marginMm } from '$lib/core/paper';
+import { drawnPage, usualHand } from './drawn-page';
+import type { Sheet } from './paper-raster';
 import { seeded } from './seeded';
 
 /** How a simulated photograph is taken. Angles in degrees. */
@@ -24,6 +26,10 @@ export interface Shot {
 	readonly curl: number;
 	/** Barrel of the lens: how much nearer the corners come, as a share. */
 	readonly barrel: number;
+	/** How much darker the shadow of a hand is, 0 to 1. */
+	readonly handShadow?: number;
+	/** How strongly a lamp is mirrored, 0 to 1. */
+	readonly glare?: number;
 }
 
 /** A raw picture, four bytes a pixel. */
@@ -33,23 +39,25 @@ export interface Photograph {
 	readonly rgba: Uint8ClampedArray;
 }
 
-const paper = 242;
-const dotLight = 150;
-const dotRadiusMm = 0.22;
+const otherPage = 242;
 /** From the camera to the table, in page heights. */
 const distance = 1.9;
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
 /**
- * A photograph of an empty page as a telephone takes it: rays from the camera meet the table or the paper, which rises
- * towards the fold; a lens, light from one side, blur and noise. Simulated; it shares nothing with what reads it.
+ * A photograph of a page as a telephone takes it: rays from the camera meet the table or the paper, which rises towards the
+ * fold; a lens, light from one side, the shadow of a hand, glare, blur and noise. Of a page nothing is drawn on where no sheet
+ * is given. Simulated; it shares nothing with what reads it.
  */
-export function photographed(notebook: Notebook, shot: Shot): Photograph {
+export function photographed(
+	notebook: Notebook,
+	shot: Shot,
+	sheet: Sheet = drawnPage(notebook, shot.side, [], [], usualHand)
+): Photograph {
 	const { width: pageWidth, height: pageHeight } = notebook.pageMm;
 	const [width, height] = [shot.width, Math.round((shot.width * 4) / 3)];
-	const margin = marginMm(notebook, shot.side);
-	const light = new Float32Array(width * height);
+	const picture = new Float32Array(3 * width * height);
 	const away = distance * pageHeight;
 	// The page fills most of the picture, whichever way it is the fuller.
 	const focal = Math.min((0.8 * height) / pageHeight, (0.8 * width) / pageWidth) * away;
@@ -57,6 +65,8 @@ export function photographed(notebook: Notebook, shot: Shot): Photograph {
 	const [tanLean, tanNod] = [Math.tan(radians(shot.lean)), Math.tan(radians(shot.nod))];
 	const random = seeded(shot.seed);
 	const lightSide = random() < 0.5 ? 1 : -1;
+	const handAt = 0.2 + 0.5 * random();
+	const glareAt = [0.25 + 0.5 * random(), 0.25 + 0.5 * random()] as const;
 	const foldX = shot.side === 'left' ? pageWidth : 0;
 	for (let row = 0; row < height; row++)
 		for (let column = 0; column < width; column++) {
@@ -73,38 +83,63 @@ export function photographed(notebook: Notebook, shot: Shot): Photograph {
 			const lift = shot.curl * Math.exp(-Math.abs(x - foldX) / 18);
 			x -= rx * lift;
 			y -= ry * lift;
-			const shadow = 1 - shot.shade * (0.5 + (lightSide * u * focal) / width);
-			light[row * width + column] = shadow * lightOf(x, y);
+			const [across, down] = [column / width, row / height];
+			const hand = shot.handShadow && across + 0.4 * down > handAt + 0.4 ? 1 - shot.handShadow : 1;
+			const light = (1 - shot.shade * (0.5 + (lightSide * u * focal) / width)) * hand;
+			const far = Math.hypot(across - glareAt[0], (down - glareAt[1]) * 1.3);
+			const glare = 255 * (shot.glare ?? 0) * Math.exp(-((far / 0.09) ** 2));
+			const at = 3 * (row * width + column);
+			for (let channel = 0; channel < 3; channel++)
+				picture[at + channel] = light * seen(x, y, channel) + glare;
 		}
 
-	function lightOf(x: number, y: number): number {
+	function seen(x: number, y: number, channel: number): number {
 		const other = shot.side === 'left' ? x > pageWidth : x < 0;
 		const off = shot.side === 'left' ? x < 0 : x > pageWidth;
 		const reachOver = Math.abs(x - foldX) > pageWidth;
 		if (y < 0 || y > pageHeight || off || (other && reachOver)) return shot.table;
 		const fold = 1 - 0.35 * Math.exp(-Math.abs(x - foldX) / 2.5);
-		if (other) return paper * fold;
-		const [i, j] = [(x - margin.x) / notebook.pitchMm, (y - margin.y) / notebook.pitchMm];
-		const [column, row] = [Math.round(i), Math.round(j)];
-		if (column < 0 || row < 0 || column > notebook.columns || row > notebook.rows)
-			return paper * fold;
-		const far = Math.hypot(i - column, j - row) * notebook.pitchMm;
-		const covered = Math.min(1, Math.max(0, (dotRadiusMm + 0.05 - far) / 0.1));
-		return fold * (paper - covered * (paper - dotLight));
+		return fold * (other ? otherPage : spot(sheet, x, y, channel));
 	}
 
-	const soft = shot.blur > 0 ? boxed(light, width, height, shot.blur) : light;
+	const soft = shot.blur > 0 ? boxed(picture, width, height, shot.blur) : picture;
 	const rgba = new Uint8ClampedArray(4 * width * height);
-	for (let at = 0; at < soft.length; at++) {
+	for (let at = 0; at < width * height; at++) {
 		// The sum of four even numbers is near enough to a bell.
 		const grain = shot.noise * (random() + random() + random() + random() - 2) * 1.7;
-		const grey = (soft[at] ?? 0) + grain;
-		rgba[4 * at] = grey;
-		rgba[4 * at + 1] = grey * 0.985;
-		rgba[4 * at + 2] = grey * 0.95;
+		for (const [channel, warm] of [1, 0.985, 0.95].entries())
+			rgba[4 * at + channel] = ((soft[3 * at + channel] ?? 0) + grain) * warm;
 		rgba[4 * at + 3] = 255;
 	}
 	return { width, height, rgba };
+}
+
+/** The light of a channel at a place of the sheet in mm, between its spots. */
+function spot({ width, height, perMm, rgb }: Sheet, xMm: number, yMm: number, channel: number) {
+	const [x, y] = [xMm * perMm, yMm * perMm];
+	const left = Math.min(width - 2, Math.max(0, Math.floor(x)));
+	const top = Math.min(height - 2, Math.max(0, Math.floor(y)));
+	const [across, down] = [Math.min(1, x - left), Math.min(1, y - top)];
+	const at = 3 * (top * width + left) + channel;
+	const upper = (rgb[at] ?? 0) * (1 - across) + (rgb[at + 3] ?? 0) * across;
+	const lower = (rgb[at + 3 * width] ?? 0) * (1 - across) + (rgb[at + 3 * width + 3] ?? 0) * across;
+	return upper * (1 - down) + lower * down;
+}
+
+/** The same picture turned by quarters of a circle to the right. */
+export function turnedBy(picture: Photograph, quarters: number): Photograph {
+	let turned = picture;
+	for (let quarter = 0; quarter < quarters; quarter++) {
+		const { width, height, rgba } = turned;
+		const next = new Uint8ClampedArray(rgba.length);
+		for (let y = 0; y < height; y++)
+			for (let x = 0; x < width; x++)
+				for (let channel = 0; channel < 4; channel++)
+					next[4 * (x * height + height - 1 - y) + channel] =
+						rgba[4 * (y * width + x) + channel] ?? 0;
+		turned = { width: height, height: width, rgba: next };
+	}
+	return turned;
 }
 
 /** What a ruler would find on the page: from the first dot to the upper edge, and from the outer dots to the outer edge. */
@@ -117,10 +152,11 @@ function boxed(light: Float32Array, width: number, height: number, radius: numbe
 		from.map((_, at) => {
 			let sum = 0;
 			let count = 0;
-			const place = along === width ? at % width : Math.floor(at / width);
+			const spot = Math.floor(at / 3);
+			const place = along === width ? spot % width : Math.floor(spot / width);
 			for (let by = -radius; by <= radius; by++) {
 				if (place + by < 0 || place + by >= along) continue;
-				sum += from[at + by * step] ?? 0;
+				sum += from[at + 3 * by * step] ?? 0;
 				count += 1;
 			}
 			return sum / count;

@@ -1,8 +1,6 @@
 import type { Notebook, Side } from '../paper';
-import { blobsOf, type Blob } from './blobs';
-import { collected, type Grid } from './collect';
+import { gridIn } from './grid-in';
 import type { Grey } from './image';
-import { latticeOf, type Node } from './lattice';
 import { edgeNames, paperEdges, type EdgeName, type PaperEdge } from './paper-edges';
 import type { Warp } from './warp';
 
@@ -30,16 +28,8 @@ export interface NotMeasured {
 	readonly says: string;
 }
 
-/** Page widths in squares that are tried: small, usual and large books. */
-const triedWidths = [24, 34, 48, 68] as const;
-/** A page has at least so many dots. */
-const leastNodes = 150;
-/** With so many dots most of a page is found. */
-const wholePage = 500;
 /** What an edge found by light leaves open, by simulated photographs. */
 const leastErrorMm = 0.2;
-/** Dots nearer to each other, in pixels, run together. */
-const leastSquarePx = 9;
 
 /**
  * A page measured in a picture of it, in grey and upright: pitch, squares across and down and where its first dot lies. The
@@ -51,8 +41,8 @@ export function measurePage(
 	pageMm: Notebook['pageMm'],
 	progress: (share: number) => void = () => undefined
 ): MeasuredPage | NotMeasured {
-	const grid = bestGrid(picture, progress);
-	if (!grid || grid.nodes.length < leastNodes)
+	const grid = gridIn(picture, progress);
+	if (!grid)
 		return {
 			says: 'No dots were found. Take the picture from straight above, in even light, so that the page fills it.'
 		};
@@ -84,21 +74,4 @@ export function measurePage(
 		warp,
 		dots: nodes
 	};
-}
-
-function bestGrid(picture: Grey, progress: (share: number) => void): Grid | undefined {
-	let best: { nodes: Node[]; blobs: Blob[] } | undefined;
-	for (const [at, width] of triedWidths.entries()) {
-		progress((0.7 * at) / triedWidths.length);
-		const squarePx = picture.width / width;
-		if (squarePx < leastSquarePx) break;
-		const blobs = blobsOf(picture, squarePx);
-		const nodes = latticeOf(blobs, squarePx);
-		const before = best?.nodes.length ?? 0;
-		if (nodes.length > before) best = { nodes, blobs };
-		// A page that was found at a larger scale needs no other.
-		else if (before > wholePage) break;
-	}
-	progress(0.75);
-	return best && best.nodes.length >= leastNodes ? collected(best.nodes, best.blobs) : undefined;
 }
