@@ -1,15 +1,19 @@
 import { onlyWithStandins } from '$lib/server/network/standins';
+import { photographable } from '$lib/server/shelf/photographs';
+import { monthWords } from '$lib/ui/words';
 import { bandDays, banks, behave, behaviour, printerStatus, putTapeIn } from '$lib/standins';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ url }) => {
+export const load: PageServerLoad = async ({ url, locals }) => {
 	onlyWithStandins();
 	const { gaps } = behaviour();
+	const months = await photographable(locals.store, locals.person);
 	return {
 		behaviour: behaviour(),
 		printer: printerStatus(behaviour()),
 		origin: url.origin,
 		banks,
+		photographed: months.map(({ id, month, pages }) => ({ id, name: monthWords(month), pages })),
 		sample: bandDays('2027-05-01', '2027-05-07', 'engineer', gaps)
 	};
 };

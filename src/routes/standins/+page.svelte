@@ -56,7 +56,7 @@
 			{/each}
 		{/each}
 	</ul>
-	<h2 class="pt-4 pb-1 text-xl">A camera</h2>
+	<h2 id="camera" class="pt-4 pb-1 text-xl">A camera</h2>
 	<p>
 		Simulated photographs of an empty page of 28 × 40 squares, to try measuring with: the
 		{#each ['left', 'right'] as const as side, at (side)}
@@ -67,6 +67,25 @@
 				data-sveltekit-reload>{side} page</a
 			>{/each}.
 	</p>
+	<p>
+		Simulated photographs of pages as they were drawn and filled in, to try “Keep, photograph” with;
+		days that nothing is kept of are made up:
+	</p>
+	<ul class="py-1">
+		{#each data.photographed as { id, name, pages } (id)}
+			<li class="flex flex-wrap gap-x-4">
+				<span class="w-32">{name}</span>
+				{#each pages as number (number)}
+					<a
+						class="underline"
+						href="/standins/page.png?month={id}&page={number}&whole"
+						download
+						data-sveltekit-reload>{number}</a
+					>
+				{/each}
+			</li>
+		{/each}
+	</ul>
 	<h2 class="pt-4 pb-1 text-xl">The label printer</h2>
 	<p>
 		It is {data.printer.state}; {(data.printer.leftMm / 1000).toFixed(2)} m of tape of

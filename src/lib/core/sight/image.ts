@@ -16,30 +16,45 @@ export function greyOf(rgba: ArrayLike<number>, width: number, height: number): 
 
 /** Three box blurs of a radius, which come near a Gauss curve; beyond the edges the picture goes on as it ends. */
 export function blurred(picture: Grey, radius: number): Grey {
+	const { width, height } = picture;
 	const box = Math.max(1, Math.round(radius));
 	let { light } = picture;
 	for (let time = 0; time < 3; time++)
-		light = turnedBoxed(
-			turnedBoxed(light, picture.width, picture.height, box),
-			picture.height,
-			picture.width,
-			box
-		);
-	return { ...picture, light };
+		light = boxedDown(boxedAcross(light, width, height, box), width, height, box);
+	return { width, height, light };
 }
 
-/** One box blur along the rows, its result with rows and columns exchanged, so that two of them blur both ways. */
-function turnedBoxed(light: Float32Array, width: number, height: number, radius: number) {
+function boxedAcross(light: Float32Array, width: number, height: number, radius: number) {
 	const out = new Float32Array(light.length);
 	const share = 1 / (2 * radius + 1);
+	for (let start = 0; start < light.length; start += width) {
+		const last = start + width - 1;
+		let sum = (radius + 1) * (light[start] ?? 0);
+		for (let by = 1; by <= radius; by++) sum += light[Math.min(last, start + by)] ?? 0;
+		for (let at = start; at <= last; at++) {
+			out[at] = sum * share;
+			const [next, gone] = [at + radius + 1, at - radius];
+			sum += (light[next > last ? last : next] ?? 0) - (light[gone < start ? start : gone] ?? 0);
+		}
+	}
+	return out;
+}
+
+/** The same along the columns, all of them at once row by row: memory is read in its own order. */
+function boxedDown(light: Float32Array, width: number, height: number, radius: number) {
+	const out = new Float32Array(light.length);
+	const share = 1 / (2 * radius + 1);
+	const rowAt = (row: number) => Math.min(height - 1, Math.max(0, row)) * width;
+	const sums = new Float64Array(width);
+	for (let by = -radius; by <= radius; by++)
+		for (let at = 0, from = rowAt(by); at < width; at++)
+			sums[at] = (sums[at] ?? 0) + (light[from + at] ?? 0);
 	for (let row = 0; row < height; row++) {
-		const at = (column: number) =>
-			light[row * width + Math.min(width - 1, Math.max(0, column))] ?? 0;
-		let sum = 0;
-		for (let column = -radius; column <= radius; column++) sum += at(column);
-		for (let column = 0; column < width; column++) {
-			out[column * height + row] = sum * share;
-			sum += at(column + radius + 1) - at(column - radius);
+		const [own, next, gone] = [row * width, rowAt(row + radius + 1), rowAt(row - radius)];
+		for (let at = 0; at < width; at++) {
+			const sum = sums[at] ?? 0;
+			out[own + at] = sum * share;
+			sums[at] = sum + (light[next + at] ?? 0) - (light[gone + at] ?? 0);
 		}
 	}
 	return out;

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { marginMm, type Notebook, type Side } from '$lib/core/paper';
-	import type { Sighted, SightMessage, SightRequest } from '$lib/worker/sight.worker';
+	import type { Measured } from '$lib/worker/sight.worker';
 	import type { NotebookKeeper } from '../keeping/notebook-keeper.svelte';
+	import { lookAt, type Look } from '../sight';
 
 	/** The notebook measured in a photograph of one of its pages: looked at first, then taken with one click. */
 	let { keeper }: { keeper: NotebookKeeper } = $props();
@@ -9,18 +10,18 @@
 	const notebook = $derived(keeper.notebook);
 	let side = $state<Side>('right');
 	let share = $state<number>();
-	let found = $state.raw<{ page: Sighted; address: string }>();
+	let found = $state.raw<{ page: Measured; address: string }>();
 	let refused = $state<string>();
 	let taken = $state(false);
-	let worker: Worker | undefined;
+	let look: Look | undefined;
 
 	function stop() {
-		worker?.terminate();
-		worker = undefined;
+		look?.stop();
+		look = undefined;
 		share = undefined;
 	}
 
-	function look(files: FileList | null) {
+	async function chosen(files: FileList | null) {
 		const [picture] = files ?? [];
 		if (!picture) return;
 		stop();
@@ -29,24 +30,13 @@
 		refused = undefined;
 		taken = false;
 		share = 0;
-		const made = new Worker(new URL('../../worker/sight.worker.ts', import.meta.url), {
-			type: 'module'
-		});
-		worker = made;
-		made.onmessage = ({ data }: MessageEvent<SightMessage>) => {
-			if (data.kind === 'progress') share = data.share;
-			else {
-				stop();
-				if (data.kind === 'refused') refused = data.says;
-				else found = { page: data.page, address: URL.createObjectURL(picture) };
-			}
-		};
-		made.onerror = () => {
-			stop();
-			refused = 'Measuring stopped. Try again, or with a smaller picture.';
-		};
-		const request: SightRequest = { picture, side, pageMm: { ...notebook.pageMm } };
-		made.postMessage(request);
+		const pageMm = { ...notebook.pageMm };
+		look = lookAt({ kind: 'measure', picture, side, pageMm }, (done) => (share = done));
+		const looked = await look.result;
+		stop();
+		if (looked.kind === 'refused') refused = looked.says;
+		else if (looked.kind === 'measured')
+			found = { page: looked.page, address: URL.createObjectURL(picture) };
 	}
 	$effect(() => stop);
 
@@ -66,7 +56,7 @@
 	});
 
 	/** The same fields that a ruler fills. */
-	function take({ page }: { page: Sighted }) {
+	function take({ page }: { page: Measured }) {
 		const { firstDot, lastDot } = page;
 		const own = (dot: { x?: number; y?: number }) => ({
 			...(dot.x === undefined ? {} : { x: round(dot.x) }),
@@ -106,7 +96,7 @@
 		</fieldset>
 		<label class="flex flex-col gap-0.5">
 			<span class="text-sm text-ink-soft">Photograph</span>
-			<input type="file" accept="image/*" onchange={(event) => look(event.currentTarget.files)} />
+			<input type="file" accept="image/*" onchange={(event) => chosen(event.currentTarget.files)} />
 		</label>
 	</div>
 	{#if share !== undefined}

@@ -1,43 +1,57 @@
+import { error } from '@sveltejs/kit';
 import { PNG } from 'pngjs';
 import { presets } from '$lib/core/paper';
 import { onlyWithStandins } from '$lib/server/network/standins';
-import { photographed } from '$lib/standins/camera';
+import { photographOf } from '$lib/server/shelf/photographs';
+import { photographed, type Photograph } from '$lib/standins/camera';
 import type { RequestHandler } from './$types';
 
-/** A simulated photograph of an empty page, as a telephone takes it beside the book. */
-export const GET: RequestHandler = ({ url }) => {
+/** As a telephone takes a page beside the book. */
+const shot = {
+	table: 84,
+	lean: 4,
+	nod: -3,
+	turn: 2,
+	shade: 0.3,
+	noise: 3,
+	blur: 0,
+	curl: 3,
+	barrel: 0.005
+};
+
+/** A simulated photograph: of an empty page, or of one of a month as it was drawn and filled in. */
+export const GET: RequestHandler = async ({ url, locals }) => {
 	onlyWithStandins();
+	const month = url.searchParams.get('month');
+	if (month !== null) {
+		const page = Number(url.searchParams.get('page'));
+		const seed = `stand-in ${page}`;
+		const taken = { ...shot, seed, width: 1200 };
+		const whole = url.searchParams.has('whole');
+		const found = await photographOf(locals.store, locals.person, month, page, taken, whole);
+		if (!found) error(404, `There is no page ${page} in this month.`);
+		return answer(found, `page-${page}.png`);
+	}
 	const side = url.searchParams.get('side') === 'left' ? 'left' : 'right';
 	const [preset] = presets;
 	if (!preset) throw new RangeError('there is no preset');
-	const { rgba, width, height } = photographed(
-		{
-			...preset.paper,
-			name: 'Stand-in',
-			freePages: [{ first: 1, last: 100 }],
-			marginsMm: { left: { x: 3.4, y: 5.6 }, right: { x: 4.1, y: 5.2 } }
-		},
-		{
-			side,
-			seed: `stand-in ${side}`,
-			width: 900,
-			table: 84,
-			lean: 4,
-			nod: -3,
-			turn: 2,
-			shade: 0.3,
-			noise: 3,
-			blur: 0,
-			curl: 3,
-			barrel: 0.005
-		}
-	);
+	const notebook = {
+		...preset.paper,
+		name: 'Stand-in',
+		freePages: [{ first: 1, last: 100 }],
+		marginsMm: { left: { x: 3.4, y: 5.6 }, right: { x: 4.1, y: 5.2 } }
+	};
+	const seed = `stand-in ${side}`;
+	return answer(photographed(notebook, { ...shot, side, seed, width: 900 }), `page-${side}.png`);
+};
+
+function answer({ rgba, width, height }: Photograph, name: string): Response {
 	const picture = new PNG({ width, height });
 	picture.data.set(rgba);
 	return new Response(new Uint8Array(PNG.sync.write(picture)), {
 		headers: {
 			'content-type': 'image/png',
-			'content-disposition': `attachment; filename="page-${side}.png"`
+			'content-disposition': `attachment; filename="${name}"`
 		}
 	});
-};
+}

@@ -7,5 +7,6 @@ export const load: PageServerLoad = async ({ locals, params, url }) => ({
 	// Where there is a stand-in, its address is proposed.
 	band:
 		(await locals.store.person.outside()).band ??
-		(hasStandins() ? `${url.origin}/standins/band` : '')
+		(hasStandins() ? `${url.origin}/standins/band` : ''),
+	camera: hasStandins() ? '/standins#camera' : undefined
 });

@@ -10,6 +10,7 @@
 	import KeepDay from '$lib/ui/records/KeepDay.svelte';
 	import KeepPage from '$lib/ui/records/KeepPage.svelte';
 	import KeepPaper from '$lib/ui/records/KeepPaper.svelte';
+	import KeepPictures from '$lib/ui/records/KeepPictures.svelte';
 	import Undecided from '$lib/ui/records/Undecided.svelte';
 	import { openedRecords } from '$lib/ui/records/records-desk.svelte';
 	import { isTyping } from '$lib/ui/shell/keys';
@@ -24,7 +25,7 @@
 	);
 	const records = $derived(opened());
 
-	const ways = ['day', 'page', 'paper'] as const;
+	const ways = ['day', 'page', 'paper', 'picture'] as const;
 	type Way = (typeof ways)[number];
 
 	const asked = untrack(() => page.url.searchParams);
@@ -63,7 +64,8 @@
 		const where = {
 			page: `page=${left ?? ''}`,
 			day: `day=${day}`,
-			paper: `of=${encodeURIComponent(tracker?.wish.id ?? '')}`
+			paper: `of=${encodeURIComponent(tracker?.wish.id ?? '')}`,
+			picture: ''
 		};
 		replaceState(`?way=${way}&${where[way]}`, {});
 	}
@@ -92,7 +94,8 @@
 			options={[
 				{ value: 'day', label: 'day' },
 				{ value: 'page', label: 'page' },
-				{ value: 'paper', label: 'list' }
+				{ value: 'paper', label: 'list' },
+				{ value: 'picture', label: 'photograph' }
 			]}
 			onchange={(chosen) => {
 				way = chosen;
@@ -140,6 +143,8 @@
 		{#if left !== undefined}
 			{#key left}<KeepPage {desk} {records} spread={spreadOf(left)} />{/key}
 		{/if}
+	{:else if way === 'picture'}
+		<KeepPictures {desk} {records} camera={data.camera} />
 	{:else if way === 'day'}
 		<KeepDay
 			{desk}

@@ -1,0 +1,220 @@
+import type { Mark } from '../draw';
+import type { Dot, Rect } from '../paper';
+import { drawnAt, type Placement } from './registration';
+import type { UnitEdges } from './unit-edges';
+
+/** A straight piece of a page from dot to dot, downwards or to the right. */
+export interface Piece {
+	readonly from: Dot;
+	readonly to: Dot;
+}
+
+/** What is not as it is planned. */
+export type Finding =
+	/** Lines that hang together stand so many squares away from where they should. */
+	| {
+			readonly kind: 'moved';
+			readonly rect: Rect;
+			readonly by: Dot;
+			readonly pieces: readonly Piece[];
+	  }
+	/** A line stands so many squares away. */
+	| { readonly kind: 'off'; readonly piece: Piece; readonly by: Dot }
+	| { readonly kind: 'missing'; readonly piece: Piece }
+	| { readonly kind: 'extra'; readonly piece: Piece };
+
+/** A page that was compared with its plan. */
+export interface CheckedPage {
+	readonly findings: readonly Finding[];
+	/** Whether all of a line that can be seen is drawn. */
+	readonly isDrawn: (piece: Piece) => boolean;
+	/** Unit edges that cannot be judged: beside something that is filled in, or out of the picture. */
+	readonly unseen: number;
+}
+
+/** How far a drawing may have been moved, in squares. */
+const furthest = 2;
+/** Of a drawing that stands elsewhere so much is missing where it should be, and so much is found where it stands. */
+const moved = { missing: 0.35, found: 0.8 };
+/** A line counts as drawn from this share of its edges on: a pen leaves gaps. */
+const drawnShare = 0.75;
+/** Shorter lines than this that nobody planned are letters or a slip of the pen, in squares. */
+const shortestExtra = 3;
+
+type Way = 'right' | 'below';
+
+/** A unit edge of the page, from its upper or left dot. */
+interface Edge {
+	readonly way: Way;
+	readonly x: number;
+	readonly y: number;
+}
+
+/**
+ * A page's ruled lines against its plan, by unit edges of which it is known whether they are drawn. `filled` are rectangles in
+ * which something is filled in: nothing is said of what lies beside them. Whole drawings that were moved come first, then lines.
+ */
+export function checkPage(
+	drawn: UnitEdges,
+	beyond: number,
+	placement: Placement,
+	planned: UnitEdges,
+	marks: readonly Mark[],
+	filled: readonly Rect[]
+): CheckedPage {
+	const [columns, rows] = [planned.across - 1, planned.down - 1];
+	const isPlanned = ({ way, x, y }: Edge) =>
+		x >= 0 && y >= 0 && x <= columns && y <= rows && planned[way][y * planned.across + x] === 1;
+	const writing = marks.flatMap((mark) => (mark.kind === 'text' ? [mark] : []));
+	/** 1 drawn, 0 not, not a number where it cannot be seen. */
+	const seen = (edge: Edge) =>
+		filled.some((rect) => touches(rect, edge))
+			? NaN
+			: drawnAt(drawn, beyond, placement, edge.way, edge.x, edge.y);
+	const edges: Edge[] = [];
+	for (let y = 0; y <= rows; y++)
+		for (let x = 0; x <= columns; x++) {
+			if (x < columns) edges.push({ way: 'right', x, y });
+			if (y < rows) edges.push({ way: 'below', x, y });
+		}
+	const wanted = edges.filter(isPlanned);
+	const missing = new Set(wanted.filter((edge) => seen(edge) === 0).map(keyOf));
+	const extra = new Set(
+		edges
+			.filter((edge) => !isPlanned(edge) && seen(edge) === 1)
+			.filter((edge) => !writing.some((rect) => inside(rect, edge)))
+			.map(keyOf)
+	);
+	const findings: Finding[] = [];
+
+	for (const drawing of drawingsOf(wanted)) {
+		const visible = drawing.filter((edge) => !Number.isNaN(seen(edge)));
+		const gone = visible.filter((edge) => missing.has(keyOf(edge)));
+		if (visible.length === 0 || gone.length < moved.missing * visible.length) continue;
+		const by = bestShift(visible, (edge) => isPlanned(edge) || extra.has(keyOf(edge)), seen);
+		if (!by) continue;
+		findings.push({ kind: 'moved', rect: around(drawing), by, pieces: linesOf(drawing) });
+		for (const edge of drawing) {
+			missing.delete(keyOf(edge));
+			extra.delete(keyOf(shifted(edge, by)));
+		}
+	}
+	for (const piece of linesOf(edges.filter((edge) => missing.has(keyOf(edge))))) {
+		const own = edgesOf(piece);
+		const by = shiftsOf(own[0]?.way ?? 'right').find((by) =>
+			own.every((edge) => extra.has(keyOf(shifted(edge, by))))
+		);
+		if (by) for (const edge of own) extra.delete(keyOf(shifted(edge, by)));
+		findings.push(by ? { kind: 'off', piece, by } : { kind: 'missing', piece });
+	}
+	for (const piece of linesOf(edges.filter((edge) => extra.has(keyOf(edge)))))
+		if (edgesOf(piece).length >= shortestExtra) findings.push({ kind: 'extra', piece });
+	return {
+		findings,
+		isDrawn: (piece) => {
+			const told = edgesOf(piece)
+				.map(seen)
+				.filter((one) => !Number.isNaN(one));
+			return told.length > 0 && told.reduce((sum, one) => sum + one, 0) >= drawnShare * told.length;
+		},
+		unseen: wanted.filter((edge) => Number.isNaN(seen(edge))).length
+	};
+}
+
+const keyOf = ({ way, x, y }: Edge) => `${way} ${x} ${y}`;
+const shifted = ({ way, x, y }: Edge, by: Dot): Edge => ({ way, x: x + by.x, y: y + by.y });
+const ends = ({ way, x, y }: Edge): readonly [Dot, Dot] => [
+	{ x, y },
+	way === 'right' ? { x: x + 1, y } : { x, y: y + 1 }
+];
+
+/** Whether an edge bounds a rectangle, or lies in it. */
+function touches({ x, y, w, h }: Rect, edge: Edge): boolean {
+	return ends(edge).every((dot) => dot.x >= x && dot.x <= x + w && dot.y >= y && dot.y <= y + h);
+}
+
+/** Whether an edge lies in a rectangle or at its rim, where letters reach to. */
+const inside = (rect: Rect, edge: Edge) =>
+	touches({ x: rect.x - 1, y: rect.y - 1, w: rect.w + 2, h: rect.h + 2 }, edge);
+
+/** Edges that hang together, dot by dot. */
+function drawingsOf(edges: readonly Edge[]): Edge[][] {
+	const at = new Map<string, Edge[]>();
+	for (const edge of edges)
+		for (const { x, y } of ends(edge)) {
+			const own = at.get(`${x} ${y}`);
+			if (own) own.push(edge);
+			else at.set(`${x} ${y}`, [edge]);
+		}
+	const left = new Set(edges);
+	const found: Edge[][] = [];
+	for (const start of edges) {
+		if (!left.delete(start)) continue;
+		const drawing = [start];
+		for (let next = 0; next < drawing.length; next++) {
+			const edge = drawing[next];
+			if (!edge) break;
+			for (const { x, y } of ends(edge))
+				for (const other of at.get(`${x} ${y}`) ?? []) if (left.delete(other)) drawing.push(other);
+		}
+		found.push(drawing);
+	}
+	return found;
+}
+
+/** Where a drawing stands, if it stands nearly whole some squares away. */
+function bestShift(
+	drawing: readonly Edge[],
+	mayBe: (edge: Edge) => boolean,
+	seen: (edge: Edge) => number
+): Dot | undefined {
+	let best: { by: Dot; share: number } | undefined;
+	for (let y = -furthest; y <= furthest; y++)
+		for (let x = -furthest; x <= furthest; x++) {
+			if (x === 0 && y === 0) continue;
+			const there = drawing.map((edge) => shifted(edge, { x, y }));
+			const share = there.filter((edge) => seen(edge) === 1 && mayBe(edge)).length / drawing.length;
+			if (share >= moved.found && (!best || share > best.share)) best = { by: { x, y }, share };
+		}
+	return best?.by;
+}
+
+/** How a line may have been miscounted: across itself, the nearest first. */
+function shiftsOf(way: Way): Dot[] {
+	return [1, -1, 2, -2].map((by) => (way === 'right' ? { x: 0, y: by } : { x: by, y: 0 }));
+}
+
+/** Edges joined to straight lines. */
+function linesOf(edges: readonly Edge[]): Piece[] {
+	const left = new Map(edges.map((edge) => [keyOf(edge), edge]));
+	const found: Piece[] = [];
+	const sorted = edges.toSorted((a, b) => a.y - b.y || a.x - b.x);
+	for (const edge of sorted) {
+		if (!left.delete(keyOf(edge))) continue;
+		let [, to] = ends(edge);
+		while (left.delete(keyOf({ way: edge.way, ...to })))
+			to = edge.way === 'right' ? { x: to.x + 1, y: to.y } : { x: to.x, y: to.y + 1 };
+		found.push({ from: { x: edge.x, y: edge.y }, to });
+	}
+	return found;
+}
+
+function edgesOf({ from, to }: Piece): Edge[] {
+	const [right, count] = [from.y === to.y, Math.max(to.x - from.x, to.y - from.y)];
+	return Array.from({ length: count }, (_, by) => ({
+		way: right ? 'right' : 'below',
+		x: from.x + (right ? by : 0),
+		y: from.y + (right ? 0 : by)
+	}));
+}
+
+function around(edges: readonly Edge[]): Rect {
+	const dots = edges.flatMap(ends);
+	const [x, y] = [Math.min(...dots.map((dot) => dot.x)), Math.min(...dots.map((dot) => dot.y))];
+	return {
+		x,
+		y,
+		w: Math.max(...dots.map((dot) => dot.x)) - x,
+		h: Math.max(...dots.map((dot) => dot.y)) - y
+	};
+}

@@ -1,0 +1,93 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { aprilAlbum, counted, exposed, type Album } from '../../../../tests/support/album';
+import type { Shot } from '../../standins/camera';
+import type { Penmanship } from '../../standins/drawn-page';
+import { turnedBy } from '../../standins/camera';
+import { readPage } from './read-page';
+import { seePage } from './see-page';
+
+// The truth is that of a simulated camera and hand, which share no code with what reads their pictures.
+let album: Album;
+beforeAll(() => {
+	album = aprilAlbum();
+});
+
+function read(page: number, shot: Partial<Shot>, hand: Partial<Penmanship>, quarters = 0) {
+	const exposure = exposed(album, page, shot, hand);
+	const photograph = turnedBy(exposure.photograph, quarters);
+	const { plan, known } = album;
+	const seen = seePage(photograph, plan.notebook, known);
+	if ('says' in seen) throw new Error(seen.says);
+	expect(seen.pages).toEqual([page]);
+	const own = known.find((one) => one.page === page);
+	const fields = readPage(
+		photograph,
+		seen.place,
+		plan.notebook,
+		own?.fields ?? [],
+		own?.marks ?? []
+	);
+	return { seen, ...counted(fields, exposure), fields };
+}
+
+describe('what was filled in is read from a photograph', () => {
+	const cases: [string, number, Partial<Shot>, Partial<Penmanship>][] = [
+		['squares filled whole', 98, { seed: 'a', lean: 5, turn: 4, curl: 4 }, { fills: 'whole' }],
+		['squares crossed, with grain', 98, { seed: 'b', noise: 5 }, { fills: 'crossed' }],
+		['squares slashed, no dates written', 98, { seed: 'c' }, { fills: 'slashed', dates: false }],
+		[
+			'squares coloured, under a hand’s shadow',
+			98,
+			{ seed: 'd', handShadow: 0.4 },
+			{ fills: 'coloured' }
+		],
+		['states by the page’s own key', 99, { seed: 'e', shade: 0.4 }, {}],
+		['hours of sleep', 100, { seed: 'f', width: 1100 }, {}],
+		['bars of steps, a little blurred', 101, { seed: 'g', width: 1100, blur: 1 }, {}]
+	];
+	test.each(cases)('%s', (_, page, shot, hand) => {
+		const { right, asked, wrong } = read(page, shot, hand);
+		expect(wrong).toEqual([]);
+		expect(asked).toBeLessThanOrEqual((right + asked) / 10);
+	});
+
+	test('a page that lies turned is read the same', () => {
+		const { seen, wrong, right } = read(98, { seed: 'h', width: 800 }, {}, 1);
+		expect(seen.placement.turn).toBe(1);
+		expect(wrong).toEqual([]);
+		expect(right).toBeGreaterThan(160);
+	});
+
+	test('words are not read, but asked for', () => {
+		const { fields } = read(102, { seed: 'i', width: 800 }, {});
+		expect(new Set(fields.map(({ shown }) => shown.kind))).toEqual(new Set(['typed']));
+	});
+});
+
+describe('what a picture does not show for sure is told and not guessed', () => {
+	test('a page that is not of this month', () => {
+		const { photograph } = exposed(album, 98, { seed: 'k', width: 800 });
+		const others = album.known.filter(({ page }) => page !== 98);
+		expect(seePage(photograph, album.plan.notebook, others)).toMatchObject({
+			says: expect.stringMatching(/^None of this month’s pages is drawn like this/)
+		});
+	});
+
+	test('a page of another book', () => {
+		const { photograph } = exposed(album, 98, { seed: 'l', width: 800 });
+		expect(seePage(photograph, { columns: 20, rows: 30 }, album.known)).toMatchObject({
+			says: expect.stringContaining('is it another book?')
+		});
+	});
+
+	test('a dark picture, and one that is out of focus', () => {
+		const { photograph } = exposed(album, 98, { seed: 'm', width: 800, shade: 0.1 });
+		const dark = { ...photograph, rgba: photograph.rgba.map((light) => light * 0.2) };
+		const found = seePage(dark, album.plan.notebook, []);
+		expect(found).toMatchObject({ says: expect.stringContaining('The picture is dark') });
+		const { photograph: blurred } = exposed(album, 98, { seed: 'n', width: 800, blur: 9 });
+		expect(seePage(blurred, album.plan.notebook, album.known)).toMatchObject({
+			says: expect.stringContaining('blurred')
+		});
+	});
+});

@@ -1,0 +1,137 @@
+import type { UnitEdges } from './unit-edges';
+
+/** Quarters of a circle to the right by which a page lies turned in a picture. */
+export const turns = [0, 1, 2, 3] as const;
+export type Turn = (typeof turns)[number];
+
+/** Where a page's first dot lies in a lattice, in squares, and how the page is turned there. */
+export interface Placement {
+	readonly turn: Turn;
+	readonly column: number;
+	readonly row: number;
+}
+
+/** A page that a picture may show: its number, and its ruled unit edges. */
+export interface Candidate {
+	readonly page: number;
+	readonly planned: UnitEdges;
+}
+
+/** What a picture shows: pages that are ruled alike, where they lie, and how well they agree with it, up to 1. */
+export interface Found {
+	readonly pages: readonly number[];
+	readonly placement: Placement;
+	readonly score: number;
+}
+
+/** With a lower agreement a page is not taken for found; the next other layout must be so much lower. */
+export const [leastScore, leastLead] = [0.65, 0.1];
+/** A page with fewer unit edges has too few lines to be told by. */
+const leastEdges = 24;
+
+const steps: Readonly<Record<Turn, readonly [ux: number, uy: number, vx: number, vy: number]>> = {
+	// Lattice column = column + ux · x + uy · y of the page, row = row + vx · x + vy · y.
+	0: [1, 0, 0, 1],
+	1: [0, -1, 1, 0],
+	2: [-1, 0, 0, -1],
+	3: [0, 1, -1, 0]
+};
+
+/** Where a dot of the page, in squares, lies in the lattice. */
+export function inLattice({ turn, column, row }: Placement, x: number, y: number) {
+	const [ux, uy, vx, vy] = steps[turn];
+	return { column: column + ux * x + uy * y, row: row + vx * x + vy * y };
+}
+
+/** How far the lattice must be moved: it may have lost rows and columns, or be a part of the page. */
+function shifts(lattice: number, page: number): number[] {
+	const [first, last] = [Math.min(0, lattice - page) - 1, Math.max(0, lattice - page) + 1];
+	return Array.from({ length: last - first + 1 }, (_, at) => first + at);
+}
+
+/**
+ * The pages that agree best with the unit edges that are drawn (1) or not (0, not a number out of view), over four turns and
+ * the shifts that are possible, the best first; pages that are ruled alike are one. The agreement is Matthews' correlation
+ * (1975). `columns` and `rows` are the lattice's own, `beyond` how far the seen edges go on around it.
+ */
+export function placements(
+	drawn: UnitEdges,
+	lattice: { readonly columns: number; readonly rows: number },
+	beyond: number,
+	candidates: readonly Candidate[]
+): Found[] {
+	return alike(candidates)
+		.flatMap(({ pages, planned }): Found[] => {
+			let best: Found | undefined;
+			const [columns, rows] = [planned.across - 1, planned.down - 1];
+			for (const turn of turns) {
+				const lying = turn % 2 === 1;
+				for (const dx of shifts(lattice.columns, lying ? rows : columns))
+					for (const dy of shifts(lattice.rows, lying ? columns : rows)) {
+						const placement: Placement = {
+							turn,
+							column: dx + (turn === 1 ? rows : turn === 2 ? columns : 0),
+							row: dy + (turn === 3 ? columns : turn === 2 ? rows : 0)
+						};
+						const score = agreement(drawn, beyond, planned, placement);
+						if (!best || score > best.score) best = { pages, placement, score };
+					}
+			}
+			return best ? [best] : [];
+		})
+		.sort((a, b) => b.score - a.score);
+}
+
+/** Candidates with lines to be told by, those that are ruled alike together. */
+function alike(candidates: readonly Candidate[]) {
+	const groups = new Map<string, { pages: number[]; planned: UnitEdges }>();
+	for (const { page, planned } of candidates) {
+		const ruled = [planned.right, planned.below].map((values) => values.join(''));
+		if (ruled.join('').replaceAll('0', '').length < leastEdges) continue;
+		const key = ruled.join(' ');
+		const group = groups.get(key);
+		if (group) group.pages.push(page);
+		else groups.set(key, { pages: [page], planned });
+	}
+	return [...groups.values()];
+}
+
+/** Whether the unit edge from a page's dot is drawn: 1, 0, or not a number where it is out of view. */
+export function drawnAt(
+	drawn: UnitEdges,
+	beyond: number,
+	placement: Placement,
+	way: 'right' | 'below',
+	x: number,
+	y: number
+): number {
+	const a = inLattice(placement, x, y);
+	const b = inLattice(placement, way === 'right' ? x + 1 : x, way === 'right' ? y : y + 1);
+	const column = Math.min(a.column, b.column) + beyond;
+	const row = Math.min(a.row, b.row) + beyond;
+	if (column < 0 || row < 0 || column >= drawn.across || row >= drawn.down) return NaN;
+	const values = a.row === b.row ? drawn.right : drawn.below;
+	return values[row * drawn.across + column] ?? NaN;
+}
+
+function agreement(drawn: UnitEdges, beyond: number, planned: UnitEdges, placement: Placement) {
+	// Right and wrong, drawn and left out.
+	let [both, extra, missing, neither] = [0, 0, 0, 0];
+	const { across, down } = planned;
+	for (let y = 0; y < down; y++)
+		for (let x = 0; x < across; x++)
+			for (const way of ['right', 'below'] as const) {
+				if (way === 'right' ? x + 1 >= across : y + 1 >= down) continue;
+				const seen = drawnAt(drawn, beyond, placement, way, x, y);
+				if (Number.isNaN(seen)) continue;
+				const wanted = planned[way][y * across + x] === 1;
+				if (seen === 1 && wanted) both += 1;
+				else if (seen === 1) extra += 1;
+				else if (wanted) missing += 1;
+				else neither += 1;
+			}
+	const under = Math.sqrt(
+		(both + extra) * (both + missing) * (neither + extra) * (neither + missing)
+	);
+	return under === 0 ? 0 : (both * neither - extra * missing) / under;
+}

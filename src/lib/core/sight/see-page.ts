@@ -1,0 +1,128 @@
+import type { Mark } from '../draw';
+import type { PageField } from '../page';
+import type { Grid } from './collect';
+import type { Picture, PlaceOf } from './colour';
+import { gridIn } from './grid-in';
+import { greyOf, type Grey } from './image';
+import { netOf } from './net';
+import {
+	inLattice,
+	leastLead,
+	leastScore,
+	placements,
+	type Candidate,
+	type Found,
+	type Placement
+} from './registration';
+import { edgesPlanned, edgesSeen, lineThreshold, type UnitEdges } from './unit-edges';
+
+/** A page that a picture may show: what is ruled there, and what is filled in. */
+export interface KnownPage {
+	readonly page: number;
+	readonly marks: readonly Mark[];
+	readonly fields: readonly PageField[];
+}
+
+/** A page that was found in a picture. */
+export interface SeenPage {
+	/** Pages that are ruled alike: which one it is a person says where there are several. */
+	readonly pages: readonly number[];
+	readonly score: number;
+	readonly place: PlaceOf;
+	readonly placement: Placement;
+	/** Unit edges of the picture that are drawn (1) or not (0), and how far they go on around the lattice. */
+	readonly drawn: UnitEdges;
+	readonly beyond: number;
+}
+
+/** Why no page was found, and what would help. */
+export interface NotSeen {
+	readonly says: string;
+}
+
+const beyond = 3;
+/** A lattice that is larger than a page by more squares shows another book. */
+const mostMore = 2;
+
+/**
+ * Which of the known pages a picture shows, and where. A page that is not certain is refused in words. `progress` hears how much
+ * of the work is done.
+ */
+export function seePage(
+	picture: Picture,
+	size: { readonly columns: number; readonly rows: number },
+	known: readonly KnownPage[],
+	progress: (share: number) => void = () => undefined
+): SeenPage | NotSeen {
+	const grey = greyOf(picture.rgba, picture.width, picture.height);
+	const grid = gridIn(grey, progress);
+	if (!grid)
+		return {
+			says: `No page was found. ${helpFor(grey)}`
+		};
+	const fits = (columns: number, rows: number) =>
+		grid.columns <= columns + mostMore && grid.rows <= rows + mostMore;
+	if (!fits(size.columns, size.rows) && !fits(size.rows, size.columns))
+		return {
+			says: `This page has ${grid.columns} × ${grid.rows} squares, and those of this book have ${size.columns} × ${size.rows}: is it another book?`
+		};
+	const contrasts = edgesSeen(grey, netOf(grid, beyond));
+	const drawn = ruled(contrasts, lineThreshold(contrasts));
+	const candidates = known.map(({ page, marks }): Candidate => ({
+		page,
+		planned: edgesPlanned(marks, size.columns, size.rows)
+	}));
+	const [first, second] = placements(drawn, grid, beyond, candidates);
+	progress(0.9);
+	if (!first || first.score < leastScore)
+		return {
+			says: `None of this month’s pages is drawn like this${first ? ` (the nearest is page ${first.pages[0]}, at ${Math.round(100 * first.score)} of 100)` : ''}. Is it another page, or not finished yet? ${helpFor(grey)}`
+		};
+	if (second && first.score - second.score < leastLead)
+		return {
+			says: `It may be page ${first.pages[0]} or page ${second.pages[0]}: they look too much alike in this picture. Take the whole page, from straight above, in even light.`
+		};
+	return seen(first, grid, drawn);
+}
+
+function seen({ pages, placement, score }: Found, grid: Grid, drawn: UnitEdges): SeenPage {
+	const place: PlaceOf = (x, y) => {
+		const { column, row } = inLattice(placement, x, y);
+		return grid.warp.at(column, row);
+	};
+	return { pages, score, place, placement, drawn, beyond };
+}
+
+/** Contrasts as drawn or not. */
+function ruled({ across, down, right, below }: UnitEdges, bar: number): UnitEdges {
+	const told = (values: Float32Array) =>
+		values.map((value) => (Number.isNaN(value) ? NaN : value >= bar ? 1 : 0));
+	return { across, down, right: told(right), below: told(below) };
+}
+
+/** A picture whose lightest parts are darker than this is dark; its sharpest edges must be so steep, or it is blurred. */
+const [leastLight, leastSteep] = [90, 0.45];
+/** Pixels across within which an edge of a sharp picture lies. */
+const edge = 4;
+
+/** What about the picture would help, by how it looks. */
+export function helpFor({ width, height, light }: Grey): string {
+	if (width < 500) return `The picture is only ${width} pixels wide; 1,000 or more are needed.`;
+	const lights: number[] = [];
+	const [near, far]: [number[], number[]] = [[], []];
+	for (let row = 0; row < height; row += 3)
+		for (let column = 0; column + edge < width; column += 3) {
+			const at = row * width + column;
+			const own = light[at] ?? 0;
+			lights.push(own);
+			near.push(Math.abs(own - (light[at + 1] ?? 0)));
+			far.push(Math.abs(own - (light[at + edge] ?? 0)));
+		}
+	const high = (values: number[], share: number) =>
+		values.sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? 0;
+	if (high(lights, 0.95) < leastLight)
+		return 'The picture is dark: take it where there is more light.';
+	if (high(near, 0.995) < leastSteep * high(far, 0.995))
+		return 'The picture is blurred: hold still, and let the camera find its focus.';
+	return 'Take it from straight above, in even light, so that one page fills it.';
+}

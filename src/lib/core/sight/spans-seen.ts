@@ -1,0 +1,125 @@
+import type { FieldMark, FieldScale } from '../draw';
+import { spanOf, timesText, type Stretch } from '../records';
+import { colourAt, lossOf, type Picture, type PlaceOf, type White } from './colour';
+
+/** Places that a square along a scale is looked at, and the part of its height. */
+const [perSquare, lines] = [12, [0.34, 0.44, 0.56, 0.66]] as const;
+/** Nearer to a line of the page than this, in squares, nothing is told. */
+const nearLine = 0.1;
+/** A row of which no place is darker is empty. */
+const leastDark = 0.1;
+/** A shorter stretch or gap, in squares, is the pen's, not the day's. */
+const shortest = 0.2;
+/** So far, in squares, an end may be blurred before it is doubtful. */
+const mostBlurred = 0.5;
+/** Ends are told to so many parts of a square: five minutes where it is an hour. */
+const parts = 12;
+
+/** What is coloured along a field with a scale, and whether its ends are plain to see. */
+export interface SpansSeen {
+	readonly value: string;
+	readonly sure: boolean;
+}
+
+/** How a field looks along its scale, place by place. */
+export interface Profile {
+	readonly dark: readonly number[];
+	/** Whether light is even there: at the edge of a shadow an end is not told. */
+	readonly even: readonly boolean[];
+}
+
+/** Darkness along a field, a value for each place; `ruled` says across which columns of dots a line runs there. */
+export function profileOf(
+	picture: Picture,
+	place: PlaceOf,
+	white: White,
+	{ x, y, h }: FieldMark,
+	{ squares }: FieldScale,
+	ruled: (column: number) => boolean
+): Profile {
+	const along = (at: number) => x + (at + 0.5) / perSquare;
+	const raw = Array.from({ length: squares * perSquare }, (_, at) => {
+		const losses = lines.flatMap((part) => {
+			const spot = place(along(at), y + part * h);
+			const colour = colourAt(picture, spot.x, spot.y);
+			return colour ? [lossOf(colour, white.at(along(at), y + part * h))] : [];
+		});
+		return losses.sort((a, b) => a - b)[losses.length >> 1] ?? 0;
+	});
+	const lineAt = (at: number) => {
+		const column = Math.round(along(at));
+		return Math.abs(along(at) - column) < nearLine && ruled(column) ? column : undefined;
+	};
+	const dark = raw.map((own, at) => {
+		const column = lineAt(at);
+		if (column === undefined) return own;
+		// On either side of a line it is as it is beyond the line.
+		const way = along(at) < column ? -1 : 1;
+		let other = at;
+		while (lineAt(other) === column) other += way;
+		return raw[other] ?? own;
+	});
+	return { dark, even: raw.map((_, at) => white.isEven(along(at), y + h / 2)) };
+}
+
+/** The stretches of a profile that are darker than half of what is usual for coloured ones, in squares. */
+function stretchesIn(profile: readonly number[], usual: number): Stretch[] {
+	const bar = usual / 2;
+	/** Where between two places the profile crosses the bar. */
+	const crossing = (at: number) => {
+		const [a, b] = [profile[at - 1] ?? 0, profile[at] ?? 0];
+		return (at - 0.5 + (a === b ? 0.5 : (bar - a) / (b - a))) / perSquare;
+	};
+	const found: { from: number; to: number }[] = [];
+	for (let at = 0; at <= profile.length; at++) {
+		const [before, own] = [profile[at - 1] ?? 0, profile[at] ?? 0];
+		const last = found.at(-1);
+		if (before < bar && own >= bar) {
+			const from = Math.max(0, crossing(at));
+			if (last && from - last.to < shortest) last.to = Infinity;
+			else found.push({ from, to: Infinity });
+		} else if (before >= bar && own < bar && last)
+			last.to = Math.min(profile.length / perSquare, crossing(at));
+	}
+	return found.filter(({ from, to }) => to - from >= shortest);
+}
+
+/** How dark what is coloured in a tracker usually is; undefined where nothing is. */
+export function colouredIn(profiles: readonly Profile[]): number | undefined {
+	const dark = profiles
+		.flatMap(({ dark }) => dark)
+		.filter((one) => one >= leastDark)
+		.sort((a, b) => a - b);
+	// A word or two in the rows are not a tracker that is filled in.
+	return dark.length < perSquare ? undefined : dark[dark.length >> 1];
+}
+
+/** What stands in a field with a scale, as text: spans of time, or the number that a bar reaches. */
+export function spansSeen(
+	field: FieldMark,
+	scale: FieldScale,
+	{ dark, even }: Profile,
+	usual: number
+): SpansSeen {
+	const stretches = stretchesIn(dark, usual);
+	const doubtful = dark.filter((one) => one > 0.3 * usual && one < 0.7 * usual).length;
+	const isTold = (end: number) => {
+		const at = Math.round(end * perSquare);
+		return (even[at] ?? true) && (even[at - 1] ?? true);
+	};
+	const sure =
+		doubtful <= mostBlurred * perSquare * Math.max(1, 2 * stretches.length) &&
+		stretches.every(({ from, to }) => isTold(from) && isTold(to)) &&
+		(field.holds === 'times' || stretches.length <= 1);
+	const round = (value: number) => Math.round(value * parts) / parts;
+	if (stretches.length === 0) return { value: '', sure };
+	if (field.holds === 'times')
+		return {
+			value: timesText(
+				stretches.map(({ from, to }) => spanOf(scale, { from: round(from), to: round(to) }))
+			),
+			sure
+		};
+	const reach = round(Math.max(...stretches.map(({ to }) => to)));
+	return { value: String(Math.round(scale.from + reach * scale.per)), sure };
+}
