@@ -1,16 +1,24 @@
 import {
-	measurePage,
+	checkPage,
+	edgesPlanned,
+	findingWords,
 	greyOf,
+	measurePage,
+	piecesOf,
 	readPage,
 	seePage,
 	type FieldRead,
+	type Finding,
 	type KnownPage,
 	type MeasuredPage,
+	type PartState,
+	type Picture,
+	type Piece,
 	type SeenPage
 } from '$lib/core/sight';
 import { blocksOn, pageFields, pageMarks } from '$lib/core/page';
-import type { Plan, Run } from '$lib/core/fit';
-import type { Notebook, Rect, Side } from '$lib/core/paper';
+import { kindOf, type Plan, type Run } from '$lib/core/fit';
+import type { Dot, Notebook, Rect, Side } from '$lib/core/paper';
 import { decoded } from './picture';
 
 /** What a picture is looked at for. */
@@ -28,6 +36,15 @@ export type SightRequest =
 			readonly run: Run;
 			/** Where the person says which page it is. */
 			readonly page?: number;
+	  }
+	| {
+			readonly kind: 'check';
+			readonly picture: Blob;
+			readonly plan: Plan;
+			readonly run: Run;
+			readonly page: number;
+			/** The lines of each step of the page's guide; none where a step rules nothing. */
+			readonly steps: readonly (readonly Piece[])[];
 	  };
 
 interface Size {
@@ -48,10 +65,28 @@ export interface ReadPicture {
 	readonly view: Rect;
 }
 
+/** What is wrong on a page, and where that lies in the picture. */
+export interface Found {
+	readonly words: string;
+	readonly kind: Finding['kind'];
+	readonly lines: readonly { readonly from: Dot; readonly to: Dot }[];
+}
+
+/** A page that was compared with its plan. */
+export interface CheckedPicture {
+	readonly found: readonly Found[];
+	readonly parts: readonly { readonly name: string; readonly state: PartState }[];
+	/** Steps of the guide of which all lines are drawn, by their places. */
+	readonly right: readonly number[];
+	readonly picture: Size;
+	readonly view: Rect;
+}
+
 export type SightMessage =
 	| { readonly kind: 'progress'; readonly share: number }
 	| { readonly kind: 'measured'; readonly page: Measured }
 	| { readonly kind: 'read'; readonly read: ReadPicture }
+	| { readonly kind: 'checked'; readonly checked: CheckedPicture }
 	| { readonly kind: 'refused'; readonly says: string };
 
 self.onmessage = async ({ data }: MessageEvent<SightRequest>) => {
@@ -65,17 +100,22 @@ async function answered(
 ): Promise<SightMessage> {
 	const picture = await decoded(request.picture);
 	if ('says' in picture) return { kind: 'refused', says: picture.says };
-	const size = { width: picture.width, height: picture.height };
 	if (request.kind === 'measure') {
-		const grey = greyOf(picture.rgba, size.width, size.height);
+		const grey = greyOf(picture.rgba, picture.width, picture.height);
 		const found = measurePage(grey, request.side, request.pageMm, progress);
 		if ('says' in found) return { kind: 'refused', says: found.says };
 		const { warp: _, ...page } = found;
-		return { kind: 'measured', page: { ...page, picture: size } };
+		return { kind: 'measured', page: { ...page, picture: sizeOf(picture) } };
 	}
-	const { plan, run, page: asked } = request;
-	const known = run.pages.flatMap(({ number }): KnownPage[] =>
-		blocksOn(run, number).length > 0 && (asked === undefined || asked === number)
+	return request.kind === 'read'
+		? readIn(request, picture, progress)
+		: checkedIn(request, picture, progress);
+}
+
+/** Everything that is drawn and filled in on the pages of a run. */
+function knownPages(plan: Plan, run: Run): KnownPage[] {
+	return run.pages.flatMap(({ number }) =>
+		blocksOn(run, number).length > 0
 			? [
 					{
 						page: number,
@@ -85,6 +125,16 @@ async function answered(
 				]
 			: []
 	);
+}
+
+type Progress = (share: number) => void;
+
+function readIn(
+	{ plan, run, page: asked }: Extract<SightRequest, { kind: 'read' }>,
+	picture: Picture,
+	progress: Progress
+): SightMessage {
+	const known = knownPages(plan, run).filter(({ page }) => asked === undefined || page === asked);
 	const seen = seePage(picture, plan.notebook, known, progress);
 	if ('says' in seen) return { kind: 'refused', says: seen.says };
 	const [page = 0] = seen.pages;
@@ -97,8 +147,63 @@ async function answered(
 		shown?.marks ?? []
 	);
 	const view = viewOf(seen.place, plan.notebook);
-	return { kind: 'read', read: { pages: seen.pages, page, fields, picture: size, view } };
+	return {
+		kind: 'read',
+		read: { pages: seen.pages, page, fields, picture: sizeOf(picture), view }
+	};
 }
+
+function checkedIn(
+	{ plan, run, page, steps }: Extract<SightRequest, { kind: 'check' }>,
+	picture: Picture,
+	progress: Progress
+): SightMessage {
+	const known = knownPages(plan, run);
+	const seen = seePage(picture, plan.notebook, known, progress);
+	if ('says' in seen) return { kind: 'refused', says: seen.says };
+	const own = known.find((one) => one.page === page);
+	if (!own || !seen.pages.includes(page))
+		return { kind: 'refused', says: `This is page ${seen.pages.join(' or ')}, not page ${page}.` };
+	const { place, drawn, beyond, placement } = seen;
+	const fields = readPage(picture, place, plan.notebook, own.fields, own.marks);
+	const named = blocksOn(run, page).flatMap(({ as, pieces }) =>
+		pieces.flatMap((piece) =>
+			piece.page === page ? [{ name: as.title || kindOf(as).name, rect: piece.rect }] : []
+		)
+	);
+	const checked = checkPage(
+		drawn,
+		beyond,
+		placement,
+		edgesPlanned(own.marks, plan.notebook.columns, plan.notebook.rows),
+		own.marks,
+		// Beside what is empty for sure lines are seen.
+		fields
+			.filter(({ shown }) => shown.kind !== 'sure' || shown.value !== '')
+			.filter(({ shown }) => shown.kind !== 'typed')
+			.map(({ field }) => field),
+		named.map(({ rect }) => rect)
+	);
+	const at = ({ x, y }: Dot) => place(x, y);
+	return {
+		kind: 'checked',
+		checked: {
+			found: checked.findings.map((finding) => ({
+				words: findingWords(finding),
+				kind: finding.kind,
+				lines: piecesOf(finding).map(({ from, to }) => ({ from: at(from), to: at(to) }))
+			})),
+			parts: named.map(({ name }, index) => ({ name, state: checked.parts[index] ?? 'no lines' })),
+			right: steps.flatMap((lines, index) =>
+				lines.length > 0 && lines.every(checked.isDrawn) ? [index] : []
+			),
+			picture: sizeOf(picture),
+			view: viewOf(place, plan.notebook)
+		}
+	};
+}
+
+const sizeOf = ({ width, height }: Picture): Size => ({ width, height });
 
 /** So much of the paper around the dots is shown, in squares. */
 const around = 1;

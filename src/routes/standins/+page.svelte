@@ -69,7 +69,8 @@
 	</p>
 	<p>
 		Simulated photographs of pages as they were drawn and filled in, to try “Keep, photograph” with;
-		days that nothing is kept of are made up:
+		days that nothing is kept of are made up. Add <code>&slip</code> to an address, and one of its lines
+		is ruled a square off:
 	</p>
 	<ul class="py-1">
 		{#each data.photographed as { id, name, pages } (id)}

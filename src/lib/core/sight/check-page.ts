@@ -23,9 +23,15 @@ export type Finding =
 	| { readonly kind: 'missing'; readonly piece: Piece }
 	| { readonly kind: 'extra'; readonly piece: Piece };
 
+/** Whether what stands in a rectangle of the page is drawn: as planned, otherwise, or not at all yet. */
+export type PartState = 'right' | 'off' | 'not begun' | 'no lines';
+
 /** A page that was compared with its plan. */
 export interface CheckedPage {
+	/** What is wrong, but for parts that are not begun. */
 	readonly findings: readonly Finding[];
+	/** Of the parts that were asked about, in their order. */
+	readonly parts: readonly PartState[];
 	/** Whether all of a line that can be seen is drawn. */
 	readonly isDrawn: (piece: Piece) => boolean;
 	/** Unit edges that cannot be judged: beside something that is filled in, or out of the picture. */
@@ -36,6 +42,8 @@ export interface CheckedPage {
 const furthest = 2;
 /** Of a drawing that stands elsewhere so much is missing where it should be, and so much is found where it stands. */
 const moved = { missing: 0.35, found: 0.8 };
+/** A part of which less is drawn is not begun. */
+const begun = 0.1;
 /** A line counts as drawn from this share of its edges on: a pen leaves gaps. */
 const drawnShare = 0.75;
 /** Shorter lines than this that nobody planned are letters or a slip of the pen, in squares. */
@@ -60,7 +68,8 @@ export function checkPage(
 	placement: Placement,
 	planned: UnitEdges,
 	marks: readonly Mark[],
-	filled: readonly Rect[]
+	filled: readonly Rect[],
+	parts: readonly Rect[]
 ): CheckedPage {
 	const [columns, rows] = [planned.across - 1, planned.down - 1];
 	const isPlanned = ({ way, x, y }: Edge) =>
@@ -86,6 +95,20 @@ export function checkPage(
 			.map(keyOf)
 	);
 	const findings: Finding[] = [];
+	const partOf = (rect: Rect): PartState => {
+		const told = wanted
+			.filter((edge) => touches(rect, edge))
+			.map(seen)
+			.filter((one) => !Number.isNaN(one));
+		if (told.length === 0) return 'no lines';
+		const share = told.reduce((sum, one) => sum + one, 0) / told.length;
+		return share < begun ? 'not begun' : 'right';
+	};
+	const states = parts.map(partOf);
+	// What is not begun is not missing line by line.
+	for (const [at, rect] of parts.entries())
+		if (states[at] === 'not begun')
+			for (const edge of wanted) if (touches(rect, edge)) missing.delete(keyOf(edge));
 
 	for (const drawing of drawingsOf(wanted)) {
 		const visible = drawing.filter((edge) => !Number.isNaN(seen(edge)));
@@ -101,8 +124,9 @@ export function checkPage(
 	}
 	for (const piece of linesOf(edges.filter((edge) => missing.has(keyOf(edge))))) {
 		const own = edgesOf(piece);
-		const by = shiftsOf(own[0]?.way ?? 'right').find((by) =>
-			own.every((edge) => extra.has(keyOf(shifted(edge, by))))
+		const isThere = (edge: Edge) => !isPlanned(edge) && seen(edge) === 1;
+		const by = shiftsOf(own[0]?.way ?? 'right').find(
+			(by) => own.filter((edge) => isThere(shifted(edge, by))).length >= moved.found * own.length
 		);
 		if (by) for (const edge of own) extra.delete(keyOf(shifted(edge, by)));
 		findings.push(by ? { kind: 'off', piece, by } : { kind: 'missing', piece });
@@ -111,6 +135,15 @@ export function checkPage(
 		if (edgesOf(piece).length >= shortestExtra) findings.push({ kind: 'extra', piece });
 	return {
 		findings,
+		parts: states.map((state, at) => {
+			const rect = parts[at];
+			const isOff =
+				rect &&
+				findings.some((finding) =>
+					piecesOf(finding).some((piece) => edgesOf(piece).some((edge) => touches(rect, edge)))
+				);
+			return state === 'right' && isOff ? 'off' : state;
+		}),
 		isDrawn: (piece) => {
 			const told = edgesOf(piece)
 				.map(seen)
@@ -119,6 +152,11 @@ export function checkPage(
 		},
 		unseen: wanted.filter((edge) => Number.isNaN(seen(edge))).length
 	};
+}
+
+/** The lines that a finding is about. */
+export function piecesOf(finding: Finding): readonly Piece[] {
+	return finding.kind === 'moved' ? finding.pieces : [finding.piece];
 }
 
 const keyOf = ({ way, x, y }: Edge) => `${way} ${x} ${y}`;

@@ -1,5 +1,5 @@
 import type { Person } from '$lib/core/fit';
-import { levels, subjectKey } from '$lib/core/draw';
+import { levels, move, subjectKey, type Mark } from '$lib/core/draw';
 import { pageFields, pageMarks } from '$lib/core/page';
 import { sideOf } from '$lib/core/paper';
 import { entryKey } from '$lib/core/records';
@@ -19,6 +19,14 @@ export interface Photographable {
 	readonly pages: readonly number[];
 }
 
+/** What a simulated photograph shows besides what is planned and kept. */
+export interface Pretended {
+	/** What is not kept is made up. */
+	readonly whole: boolean;
+	/** The longest line down is ruled one square too far to the right. */
+	readonly slip: boolean;
+}
+
 /** Months whose pages a simulated camera can take. */
 export async function photographable(store: Store, person: Person): Promise<Photographable[]> {
 	const books = (await store.notebooks.all()).filter(({ deleted }) => !deleted);
@@ -35,8 +43,7 @@ export async function photographable(store: Store, person: Person): Promise<Phot
 }
 
 /**
- * A simulated photograph of a page of a month as it was drawn and filled in; what is not kept is invented where `whole` asks for
- * it. Undefined where there is no such page.
+ * A simulated photograph of a page of a month as it was drawn and filled in. Undefined where there is no such page.
  */
 export async function photographOf(
 	store: Store,
@@ -44,7 +51,7 @@ export async function photographOf(
 	monthId: string,
 	page: number,
 	shot: Omit<Shot, 'side'>,
-	whole: boolean
+	how: Pretended
 ): Promise<Photograph | undefined> {
 	const month = await placedMonth(store, monthId, person);
 	if (!month?.run.pages.some(({ number }) => number === page)) return undefined;
@@ -55,12 +62,21 @@ export async function photographOf(
 	const random = seeded(`${monthId} ${page}`);
 	const filled = pageFields(plan, run, page).map(({ wish, field }) => {
 		const known = kept.get(entryKey({ wish, about: subjectKey(field.about) }));
-		return { field, value: known ?? (whole ? invented(field, random) : '') };
+		return { field, value: known ?? (how.whole ? invented(field, random) : '') };
 	});
 	const side = sideOf(page);
 	const hand = { ...usualHand, levels: keyOf(plan.theme) };
-	const sheet = drawnPage(plan.notebook, side, pageMarks(plan, run, page), filled, hand);
+	const planned = pageMarks(plan, run, page);
+	const marks = how.slip ? slipped(planned) : planned;
+	const sheet = drawnPage(plan.notebook, side, marks, filled, hand);
 	return photographed(plan.notebook, { ...shot, side }, sheet);
+}
+
+function slipped(marks: readonly Mark[]): Mark[] {
+	const lengthOf = (mark: Mark) =>
+		mark.kind === 'line' && mark.x1 === mark.x2 ? Math.abs(mark.y2 - mark.y1) : 0;
+	const [longest] = marks.toSorted((a, b) => lengthOf(b) - lengthOf(a));
+	return marks.map((mark) => (mark === longest ? move(mark, { x: 1, y: 0 }) : mark));
 }
 
 /** The pens that somebody has for the states of a key: those of the month's colours. */

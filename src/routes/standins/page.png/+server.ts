@@ -27,8 +27,9 @@ export const GET: RequestHandler = async ({ url, locals }) => {
 		const page = Number(url.searchParams.get('page'));
 		const seed = `stand-in ${page}`;
 		const taken = { ...shot, seed, width: 1200 };
-		const whole = url.searchParams.has('whole');
-		const found = await photographOf(locals.store, locals.person, month, page, taken, whole);
+		const asked = url.searchParams;
+		const how = { whole: asked.has('whole'), slip: asked.has('slip') };
+		const found = await photographOf(locals.store, locals.person, month, page, taken, how);
 		if (!found) error(404, `There is no page ${page} in this month.`);
 		return answer(found, `page-${page}.png`);
 	}

@@ -8,6 +8,7 @@
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { DoneSteps } from '$lib/ui/guide/done-steps.svelte';
 	import FollowPortion from '$lib/ui/guide/FollowPortion.svelte';
+	import CheckByPicture from '$lib/ui/guide/CheckByPicture.svelte';
 	import StripLinks from '$lib/ui/guide/StripLinks.svelte';
 	import PasteList from '$lib/ui/guide/PasteList.svelte';
 	import StepList from '$lib/ui/guide/StepList.svelte';
@@ -292,6 +293,9 @@
 				</ul>
 			{/if}
 			{#if steps.length > 0}
+				{#key open.page}
+					<CheckByPicture {desk} {guide} onright={(right) => done.set(right, true)} />
+				{/key}
 				<StripLinks
 					monthId={desk.id}
 					page={open.page}

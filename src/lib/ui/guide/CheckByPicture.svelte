@@ -1,0 +1,154 @@
+<script lang="ts">
+	import { strokesFrom, type PageGuide } from '$lib/core/guide';
+	import type { CheckedPicture } from '$lib/worker/sight.worker';
+	import type { MonthDesk } from '../month/month-desk.svelte';
+	import { lookAt, type Look } from '../sight';
+
+	interface Props {
+		desk: MonthDesk;
+		guide: PageGuide;
+		/** Steps whose lines are all drawn. */
+		onright: (steps: readonly number[]) => void;
+	}
+	/** A drawn page held against its plan in a photograph: what is missing, off or too much, and what is right. */
+	let { desk, guide, onright }: Props = $props();
+
+	let share = $state<number>();
+	let refused = $state<string>();
+	let seen = $state.raw<{ checked: CheckedPicture; address: string }>();
+	let look: Look | undefined;
+
+	function stop() {
+		look?.stop();
+		look = undefined;
+		share = undefined;
+	}
+	$effect(() => stop);
+
+	async function chosen(input: HTMLInputElement) {
+		const [picture] = input.files ?? [];
+		// The same picture may be chosen again.
+		input.value = '';
+		if (!picture) return;
+		stop();
+		if (seen) URL.revokeObjectURL(seen.address);
+		seen = undefined;
+		refused = undefined;
+		share = 0;
+		const { plan, run } = $state.snapshot({ plan: desk.plan, run: desk.run });
+		const steps = guide.steps.map((step) =>
+			step.kind === 'rule' ? strokesFrom(step).map(({ begin, end }) => ordered(begin, end)) : []
+		);
+		const { page } = guide;
+		look = lookAt({ kind: 'check', picture, plan, run, page, steps }, (done) => (share = done));
+		const looked = await look.result;
+		stop();
+		if (looked.kind === 'refused') refused = looked.says;
+		else if (looked.kind === 'checked') {
+			seen = { checked: looked.checked, address: URL.createObjectURL(picture) };
+			onright(looked.checked.right);
+		}
+	}
+
+	type Dot = { readonly x: number; readonly y: number };
+	/** A line from its upper or left end. */
+	const ordered = (a: Dot, b: Dot) =>
+		a.x + a.y <= b.x + b.y ? { from: a, to: b } : { from: b, to: a };
+
+	const ruling = $derived(guide.steps.filter(({ kind }) => kind === 'rule').length);
+	const states = {
+		right: 'right',
+		off: 'not all right',
+		'not begun': 'not begun',
+		'no lines': 'no lines to check'
+	} as const;
+</script>
+
+<section aria-label="Check by photograph" class="pt-5">
+	<h2 class="pb-1 text-xl">Check it by photograph</h2>
+	<p class="max-w-prose text-ink-soft">
+		Photograph the page from straight above, in pencil or in ink. Its lines are held against the
+		plan, and what is right is ticked off. The picture stays on this machine.
+	</p>
+	<p class="pt-2">
+		<label class="button relative inline-flex cursor-pointer items-center">
+			<input
+				class="absolute inset-0 cursor-pointer opacity-0"
+				type="file"
+				accept="image/*"
+				onchange={(event) => chosen(event.currentTarget)}
+			/>
+			Choose a photograph of page {guide.page}
+		</label>
+	</p>
+	{#if share !== undefined}
+		<p class="flex items-center gap-3 pt-2" role="status">
+			<progress max="1" value={share} aria-label="Checking"></progress>
+			Looking for its lines …
+			<button class="button" onclick={stop}>Cancel</button>
+		</p>
+	{/if}
+	{#if refused}
+		<p role="alert" class="mt-2 border-l-4 border-caution bg-caution-ground px-3 py-2">{refused}</p>
+	{/if}
+	{#if seen}
+		{@const { checked, address } = seen}
+		{@const { view, picture } = checked}
+		<div role="status" class="pt-3">
+			<p class="font-serif text-lg">
+				{checked.found.length === 0
+					? 'Everything that is drawn is right.'
+					: checked.found.length === 1
+						? 'One thing is not as planned.'
+						: `${checked.found.length} things are not as planned.`}
+			</p>
+			<p class="text-ink-soft">
+				{checked.right.length} of {ruling} steps that rule lines are drawn, and ticked.
+				{checked.parts.map(({ name, state }) => `${name}: ${states[state]}`).join('; ')}.
+			</p>
+			{#if checked.found.length > 0}
+				<ol class="list-decimal py-2 pl-6">
+					{#each checked.found as { words }, index (index)}<li>{words}</li>{/each}
+				</ol>
+			{/if}
+		</div>
+		<svg
+			viewBox="{view.x} {view.y} {view.w} {view.h}"
+			class="mt-2 block h-auto w-full max-w-xl"
+			role="img"
+			aria-label="Photograph of page {guide.page} with what is not as planned"
+		>
+			<image
+				href={address}
+				width={picture.width}
+				height={picture.height}
+				preserveAspectRatio="none"
+			/>
+			{#each checked.found as { kind, lines }, index (index)}
+				<path
+					d={lines.map(({ from, to }) => `M${from.x} ${from.y}L${to.x} ${to.y}`).join('')}
+					class="fill-none stroke-rubric"
+					stroke-width={picture.width / 150}
+					stroke-dasharray={kind === 'extra'
+						? undefined
+						: `${picture.width / 60} ${picture.width / 90}`}
+				/>
+				{#if lines[0]}
+					<text
+						x={lines[0].from.x}
+						y={lines[0].from.y - picture.width / 100}
+						font-size={picture.width / 30}
+						class="fill-rubric stroke-print font-sans font-bold"
+						stroke-width={picture.width / 200}
+						paint-order="stroke">{index + 1}</text
+					>
+				{/if}
+			{/each}
+		</svg>
+		{#if checked.found.some(({ kind }) => kind !== 'extra')}
+			<p class="pt-1 text-sm text-ink-soft">
+				Dashed: where a line should be. Whole: a line too many.
+			</p>
+		{/if}
+	{/if}
+</section>
