@@ -78,6 +78,8 @@ export interface CheckedPicture {
 	readonly parts: readonly { readonly name: string; readonly state: PartState }[];
 	/** Steps of the guide of which all lines are drawn, by their places. */
 	readonly right: readonly number[];
+	/** Whether some lines cannot be judged, as those beside filled squares. */
+	readonly isPartlyHidden: boolean;
 	readonly picture: Size;
 	readonly view: Rect;
 }
@@ -197,6 +199,7 @@ function checkedIn(
 			right: steps.flatMap((lines, index) =>
 				lines.length > 0 && lines.every(checked.isDrawn) ? [index] : []
 			),
+			isPartlyHidden: checked.unseen > 0,
 			picture: sizeOf(picture),
 			view: viewOf(place, plan.notebook)
 		}

@@ -134,7 +134,7 @@ describe('in a photograph', () => {
 			[],
 			[]
 		);
-	expect(findings.every(({ kind }) => kind === 'off')).toBe(true);
+		expect(findings.every(({ kind }) => kind === 'off')).toBe(true);
 		expect(findings.map(findingWords).join(' ')).toContain('one square to the right');
 		const length = findings.reduce(
 			(sum, finding) =>

@@ -100,36 +100,36 @@ function alike(candidates: readonly Candidate[]) {
 export function drawnAt(
 	drawn: UnitEdges,
 	beyond: number,
-	placement: Placement,
+	{ turn, column, row }: Placement,
 	way: 'right' | 'below',
 	x: number,
 	y: number
 ): number {
-	const a = inLattice(placement, x, y);
-	const b = inLattice(placement, way === 'right' ? x + 1 : x, way === 'right' ? y : y + 1);
-	const column = Math.min(a.column, b.column) + beyond;
-	const row = Math.min(a.row, b.row) + beyond;
-	if (column < 0 || row < 0 || column >= drawn.across || row >= drawn.down) return NaN;
-	const values = a.row === b.row ? drawn.right : drawn.below;
-	return values[row * drawn.across + column] ?? NaN;
+	const [ux, uy, vx, vy] = steps[turn];
+	const [du, dv] = way === 'right' ? [ux, vx] : [uy, vy];
+	// The edge's left or upper dot in the lattice, whichever way the page lies there.
+	const u = column + beyond + ux * x + uy * y + (du < 0 ? du : 0);
+	const v = row + beyond + vx * x + vy * y + (dv < 0 ? dv : 0);
+	if (u < 0 || v < 0 || u >= drawn.across || v >= drawn.down) return NaN;
+	return (dv === 0 ? drawn.right : drawn.below)[v * drawn.across + u] ?? NaN;
 }
 
 function agreement(drawn: UnitEdges, beyond: number, planned: UnitEdges, placement: Placement) {
 	// Right and wrong, drawn and left out.
 	let [both, extra, missing, neither] = [0, 0, 0, 0];
 	const { across, down } = planned;
-	for (let y = 0; y < down; y++)
-		for (let x = 0; x < across; x++)
-			for (const way of ['right', 'below'] as const) {
-				if (way === 'right' ? x + 1 >= across : y + 1 >= down) continue;
+	for (const way of ['right', 'below'] as const) {
+		const [columns, rows] = way === 'right' ? [across - 1, down] : [across, down - 1];
+		for (let y = 0; y < rows; y++)
+			for (let x = 0; x < columns; x++) {
 				const seen = drawnAt(drawn, beyond, placement, way, x, y);
-				if (Number.isNaN(seen)) continue;
 				const wanted = planned[way][y * across + x] === 1;
 				if (seen === 1 && wanted) both += 1;
 				else if (seen === 1) extra += 1;
-				else if (wanted) missing += 1;
-				else neither += 1;
+				else if (seen === 0 && wanted) missing += 1;
+				else if (seen === 0) neither += 1;
 			}
+	}
 	const under = Math.sqrt(
 		(both + extra) * (both + missing) * (neither + extra) * (neither + missing)
 	);

@@ -104,6 +104,7 @@
 			</p>
 			<p class="text-ink-soft">
 				{checked.right.length} of {ruling} steps that rule lines are drawn, and ticked.
+				{checked.isPartlyHidden ? 'Lines beside filled squares cannot be judged.' : ''}
 				{checked.parts.map(({ name, state }) => `${name}: ${states[state]}`).join('; ')}.
 			</p>
 			{#if checked.found.length > 0}

@@ -144,7 +144,7 @@
 			{#key left}<KeepPage {desk} {records} spread={spreadOf(left)} />{/key}
 		{/if}
 	{:else if way === 'picture'}
-		<KeepPictures {desk} {records} camera={data.camera} />
+		<KeepPictures {desk} {records} camera={data.camera} shared={data.shared} />
 	{:else if way === 'day'}
 		<KeepDay
 			{desk}
