@@ -75,8 +75,6 @@ await picture('cuts', `${month}/pages/72`, {
 await picture('sheets', `${month}/sheets`);
 await picture('labels', `${month}/labels`, {
 	act: async (page) => {
-		for (const set of ['Weekdays', 'Names of habits and other lines', 'Titles'])
-			await page.getByRole('checkbox', { name: set }).check();
 		await page.getByText('two', { exact: true }).click();
 	}
 });
@@ -96,6 +94,20 @@ await picture('draw', `${month}/draw`, {
 });
 await picture('keep', `${month}/keep?day=7`, {
 	act: (page) => page.getByRole('heading', { name: 'Friday 7 May' }).waitFor()
+});
+const taken = await fetch(
+	`${address}/standins/page.png?month=${month.split('/').at(-1)}&page=69&whole`
+);
+const photograph = {
+	name: 'page-69.png',
+	mimeType: 'image/png',
+	buffer: Buffer.from(await taken.arrayBuffer())
+};
+await picture('photograph', `${month}/keep?way=picture`, {
+	act: async (page) => {
+		await page.getByLabel('Choose photographs of pages').setInputFiles(photograph);
+		await page.getByRole('button', { name: /^Keep \d+ values/ }).waitFor();
+	}
 });
 await picture('look-back', `${april}/look-back`, {
 	act: (page) => page.locator('main svg').nth(2).waitFor()

@@ -2,7 +2,8 @@ import { createServer } from 'node:http';
 import { pathToFileURL } from 'node:url';
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled } from './lib.mjs';
-import { idleConnectionMs, networkAddresses, share } from './share.mjs';
+import { idleConnectionMs } from './share.mjs';
+import { sharing } from './sharing.mjs';
 
 const usualPort = 4317;
 const mostTries = 20;
@@ -23,16 +24,16 @@ export async function serve({ database, demo = false, shared = false }) {
 	// Bodies are read, and refused when too long, by our own code, which says so in words.
 	process.env.BODY_SIZE_LIMIT = 'Infinity';
 	const server = createServer({ keepAliveTimeout: idleConnectionMs });
-	/** @type {import('node:http').Server[]} */
-	let others = [];
 	for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM', 'SIGHUP']))
 		process.once(signal, () => {
 			// What is being answered is answered; the database is closed as the process ends.
 			server.close(() => process.exit(0));
 			server.closeIdleConnections();
-			for (const other of others) other.close();
+			void shares?.stop();
 			setTimeout(() => process.exit(0), mostEndingMs).unref();
 		});
+	/** @type {import('./sharing.mjs').Sharing | undefined} */
+	let shares;
 	/** @type {import('node:http').RequestListener | undefined} */
 	let answer;
 	/** @type {Parameters<import('node:http').RequestListener>[]} */
@@ -48,7 +49,8 @@ export async function serve({ database, demo = false, shared = false }) {
 	const port = await listen(server, Number(asked ?? usualPort), asked ? 1 : mostTries);
 	const address = `http://127.0.0.1:${port}`;
 	process.env.ORIGIN = address;
-	others = shared ? await shareAll(port, answered) : [];
+	shares = sharing(port, answered);
+	if (shared) await shares.start().catch((error) => stop(error.message));
 	try {
 		const { handler } = await import(pathToFileURL(join(folder, 'handler.js')).href);
 		answer = handler;
@@ -58,22 +60,6 @@ export async function serve({ database, demo = false, shared = false }) {
 		stop(error.message);
 	}
 	return address;
-}
-
-/**
- * Answers on this machine's addresses on its network too, and names them to the application.
- * @param {number} port
- * @param {import('node:http').RequestListener} answer
- */
-async function shareAll(port, answer) {
-	const addresses = networkAddresses();
-	if (addresses.length === 0) stop('This machine has no address on a network to share on.');
-	process.env.HORARIUM_SHARED = addresses.map((address) => `${address}:${port}`).join();
-	try {
-		return await Promise.all(addresses.map((address) => share(address, port, answer)));
-	} catch (error) {
-		return stop(`Horarium cannot be shared: ${error instanceof Error ? error.message : error}.`);
-	}
 }
 
 /**

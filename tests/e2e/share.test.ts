@@ -124,6 +124,12 @@ test('everything goes into one file, into another Horarium, and back again', asy
 test('date labels come out of the printer, with its troubles in words, or on a sheet for scissors', async () => {
 	const { app, page } = stage();
 	const labels = `${new URL(page.url()).pathname}/labels`;
+	const all = ['Dates', 'Weekdays', 'Names of habits and other lines', 'Titles'];
+	const only = async (wanted: string) => {
+		await page.getByLabel(wanted, { exact: true }).check();
+		for (const name of all)
+			if (name !== wanted) await page.getByLabel(name, { exact: true }).uncheck();
+	};
 	const printer = async (act: () => Promise<void>) => {
 		await visit(page, `${app.address}/standins`);
 		await Promise.all([
@@ -131,11 +137,11 @@ test('date labels come out of the printer, with its troubles in words, or on a s
 			act()
 		]);
 		await visit(page, app.address + labels);
-		await page.getByLabel('Weekdays', { exact: true }).check();
-		await page.getByLabel('Dates', { exact: true }).uncheck();
+		await only('Weekdays');
 	};
 	const look = () => page.getByRole('button', { name: 'Look' }).click();
 	await visit(page, app.address + labels);
+	await only('Dates');
 	const sheet = await page.getByRole('link', { name: 'Sheet (PDF)' }).getAttribute('href');
 	const pdf = await readPdf(await (await page.request.get(app.address + sheet)).body());
 	expect(pdf.pages[0]?.text.split(' ').slice(-1)).toEqual(['31']);
@@ -151,8 +157,7 @@ test('date labels come out of the printer, with its troubles in words, or on a s
 		.getByText(/Labels of 3 squares are 15\smm high, and the tape is 12\smm wide/)
 		.waitFor();
 	await page.getByText('one square', { exact: true }).click();
-	await page.getByLabel('Weekdays', { exact: true }).check();
-	await page.getByLabel('Dates', { exact: true }).uncheck();
+	await only('Weekdays');
 	await page.getByRole('button', { name: 'Print 7 labels' }).click();
 	await page.getByText('All 7 labels are printed.').waitFor();
 	// The address is remembered once it has printed.
@@ -229,5 +234,26 @@ test('a tablet is let in with a code, and put out again; one that is not sees no
 	await there.goto(`${shared}/notebooks`);
 	expect(there.url()).toBe(`${shared}/pair`);
 	await tablet.close();
+	await page.context().close();
+});
+
+test('sharing is switched on and off on the machine itself, and never from a tablet', async () => {
+	const { page } = await openWindow(await stage().elsewhere());
+	const { port } = new URL(empty.address);
+	const shared = `http://${tabletSees}:${port}`;
+	const answers = () =>
+		fetch(`${shared}/pair`).then(
+			({ status }) => status,
+			() => 'nobody'
+		);
+	expect(await answers()).toBe(200);
+	expect((await fetch(`${shared}/app/sharing`, { method: 'DELETE' })).status).toBe(401);
+	await visit(page, `${empty.address}/notebooks/tablet`);
+	await page.getByRole('button', { name: 'Stop sharing' }).click();
+	await page.getByText('Horarium answers on this machine only').waitFor();
+	expect(await answers()).toBe('nobody');
+	await page.getByRole('button', { name: 'Let devices on this network in' }).click();
+	await page.getByText(shared).waitFor();
+	expect(await answers()).toBe(200);
 	await page.context().close();
 });

@@ -52,7 +52,6 @@ export interface PlannerWorker {
 	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
 	tryOut: (plan: Plan) => Promise<Summary | undefined>;
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
-	compare: (plan: Plan) => Promise<Summary>;
 	/** The run of another plan than the one at hand. */
 	runOf: (plan: Plan) => Promise<Run | undefined>;
 	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
@@ -210,11 +209,6 @@ expose({
 		const own = ++newestTrial;
 		const run = await planned(plan, () => own === newestTrial);
 		return run && summaryOf(run);
-	},
-	compare: async (plan) => {
-		const run = await planned(plan, () => true);
-		if (!run) throw new Error('the comparison was broken off');
-		return summaryOf(run);
 	},
 	runOf: (plan) => planned(plan, () => true),
 	remedies: (plan, run, wish) => first(remediesOf(plan, run, wish)),

@@ -166,7 +166,7 @@ function checkedIn(
 	const own = known.find((one) => one.page === page);
 	if (!own || !seen.pages.includes(page))
 		return { kind: 'refused', says: `This is page ${seen.pages.join(' or ')}, not page ${page}.` };
-	const { place, drawn, beyond, placement } = seen;
+	const { place, drawn, placement } = seen;
 	const fields = readPage(picture, place, plan.notebook, own.fields, own.marks);
 	const named = blocksOn(run, page).flatMap(({ as, pieces }) =>
 		pieces.flatMap((piece) =>
@@ -175,7 +175,6 @@ function checkedIn(
 	);
 	const checked = checkPage(
 		drawn,
-		beyond,
 		placement,
 		edgesPlanned(own.marks, plan.notebook.columns, plan.notebook.rows),
 		own.marks,

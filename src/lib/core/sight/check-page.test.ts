@@ -10,11 +10,17 @@ import { edgesPlanned } from './unit-edges';
 const [columns, rows] = [20, 24];
 const upright = { turn: 0, column: 0, row: 0 } as const;
 
+/** Marks as a picture shows them that ends with the page. */
+const asDrawn = (marks: readonly Mark[]) => ({
+	...edgesPlanned(marks, columns, rows),
+	beyond: 0,
+	ended: { left: false, right: false, top: false, bottom: false }
+});
+
 /** What is found where marks are drawn in place of others. */
 function check(planned: readonly Mark[], drawn: readonly Mark[]) {
 	return checkPage(
-		edgesPlanned(drawn, columns, rows),
-		0,
+		asDrawn(drawn),
 		upright,
 		edgesPlanned(planned, columns, rows),
 		planned,
@@ -84,8 +90,7 @@ describe('drawn lines against planned ones', () => {
 		];
 		const planned = [...first, ...second];
 		const { findings, parts } = checkPage(
-			edgesPlanned(first, columns, rows),
-			0,
+			asDrawn(first),
 			upright,
 			edgesPlanned(planned, columns, rows),
 			planned,
@@ -127,7 +132,6 @@ describe('in a photograph', () => {
 		const size = album.plan.notebook;
 		const { findings } = checkPage(
 			seen.drawn,
-			seen.beyond,
 			seen.placement,
 			edgesPlanned(marks, size.columns, size.rows),
 			marks,

@@ -1,7 +1,7 @@
 import type { Mark } from '../draw';
 import type { Dot, Rect } from '../paper';
 import { drawnAt, type Placement } from './registration';
-import type { UnitEdges } from './unit-edges';
+import type { DrawnEdges, UnitEdges } from './unit-edges';
 
 /** A straight piece of a page from dot to dot, downwards or to the right. */
 export interface Piece {
@@ -63,8 +63,7 @@ interface Edge {
  * which something is filled in: nothing is said of what lies beside them. Whole drawings that were moved come first, then lines.
  */
 export function checkPage(
-	drawn: UnitEdges,
-	beyond: number,
+	drawn: DrawnEdges,
 	placement: Placement,
 	planned: UnitEdges,
 	marks: readonly Mark[],
@@ -79,7 +78,7 @@ export function checkPage(
 	const seen = (edge: Edge) =>
 		filled.some((rect) => touches(rect, edge))
 			? NaN
-			: drawnAt(drawn, beyond, placement, edge.way, edge.x, edge.y);
+			: drawnAt(drawn, placement, edge.way, edge.x, edge.y);
 	const edges: Edge[] = [];
 	for (let y = 0; y <= rows; y++)
 		for (let x = 0; x <= columns; x++) {
@@ -133,13 +132,14 @@ export function checkPage(
 	}
 	for (const piece of linesOf(edges.filter((edge) => extra.has(keyOf(edge)))))
 		if (edgesOf(piece).length >= shortestExtra) findings.push({ kind: 'extra', piece });
+	const joined = joinedUp(findings, (edge) => isPlanned(edge));
 	return {
-		findings,
+		findings: joined,
 		parts: states.map((state, at) => {
 			const rect = parts[at];
 			const isOff =
 				rect &&
-				findings.some((finding) =>
+				joined.some((finding) =>
 					piecesOf(finding).some((piece) => edgesOf(piece).some((edge) => touches(rect, edge)))
 				);
 			return state === 'right' && isOff ? 'off' : state;
@@ -152,6 +152,38 @@ export function checkPage(
 		},
 		unseen: wanted.filter((edge) => Number.isNaN(seen(edge))).length
 	};
+}
+
+/** So many squares between two faults of one line are the same fault: something was written there. */
+const shortGap = 3;
+
+/** Faults of the same line joined, where little lies between them. */
+function joinedUp(findings: readonly Finding[], isPlanned: (edge: Edge) => boolean): Finding[] {
+	const found: Finding[] = [];
+	for (const finding of findings) {
+		const at = found.findIndex((other) => isSameLine(other, finding, isPlanned));
+		const before = found[at];
+		if (!before || before.kind === 'moved' || finding.kind === 'moved') found.push(finding);
+		else found[at] = { ...before, piece: { from: before.piece.from, to: finding.piece.to } };
+	}
+	return found;
+}
+
+function isSameLine(a: Finding, b: Finding, isPlanned: (edge: Edge) => boolean): boolean {
+	if (a.kind === 'moved' || b.kind === 'moved' || a.kind !== b.kind) return false;
+	if (a.kind === 'off' && b.kind === 'off' && (a.by.x !== b.by.x || a.by.y !== b.by.y))
+		return false;
+	const [from, to] = [a.piece.to, b.piece.from];
+	const isUpright = (piece: Piece) => piece.from.x === piece.to.x;
+	if (isUpright(a.piece) !== isUpright(b.piece)) return false;
+	const inLine = isUpright(a.piece) ? from.x === to.x : from.y === to.y;
+	const gap = to.x - from.x + to.y - from.y;
+	return (
+		inLine &&
+		gap > 0 &&
+		gap <= shortGap &&
+		(a.kind === 'extra' || edgesOf({ from, to }).every(isPlanned))
+	);
 }
 
 /** The lines that a finding is about. */

@@ -32,6 +32,7 @@ function read(page: number, shot: Partial<Shot>, hand: Partial<Penmanship>, quar
 
 describe('what was filled in is read from a photograph', () => {
 	const cases: [string, number, Partial<Shot>, Partial<Penmanship>][] = [
+		['a calendar over the left page', 96, { seed: 'o', width: 800 }, {}],
 		['squares filled whole', 98, { seed: 'a', lean: 5, turn: 4, curl: 4 }, { fills: 'whole' }],
 		['squares crossed, with grain', 98, { seed: 'b', noise: 5 }, { fills: 'crossed' }],
 		['squares slashed, no dates written', 98, { seed: 'c' }, { fills: 'slashed', dates: false }],

@@ -1,4 +1,4 @@
-import type { UnitEdges } from './unit-edges';
+import type { DrawnEdges, UnitEdges } from './unit-edges';
 
 /** Quarters of a circle to the right by which a page lies turned in a picture. */
 export const turns = [0, 1, 2, 3] as const;
@@ -22,10 +22,22 @@ export interface Found {
 	readonly pages: readonly number[];
 	readonly placement: Placement;
 	readonly score: number;
+	/** Unit edges that are drawn and not planned, or planned and not drawn. */
+	readonly errors: number;
 }
 
-/** With a lower agreement a page is not taken for found; the next other layout must be so much lower. */
-export const [leastScore, leastLead] = [0.65, 0.1];
+/** With a lower agreement a page is not taken for found. */
+export const leastScore = 0.65;
+/** The next other layout agrees so much less, or has so many more errors and so many times as many. */
+const lead = { score: 0.1, errors: 15, times: 3 };
+
+/** Whether a picture shows one page rather than another, beyond what chance does. */
+export function isAhead(first: Found, second: Found): boolean {
+	return (
+		first.score - second.score >= lead.score ||
+		(second.errors - first.errors >= lead.errors && second.errors >= lead.times * first.errors)
+	);
+}
 /** A page with fewer unit edges has too few lines to be told by. */
 const leastEdges = 24;
 
@@ -43,8 +55,12 @@ export function inLattice({ turn, column, row }: Placement, x: number, y: number
 	return { column: column + ux * x + uy * y, row: row + vx * x + vy * y };
 }
 
-/** How far the lattice must be moved: it may have lost rows and columns, or be a part of the page. */
-function shifts(lattice: number, page: number): number[] {
+/** So many rows or columns of a page that is in view as a whole may not be found. */
+const mostLost = 3;
+
+/** How far the lattice must be moved: it may have lost rows and columns, or be a part of the page that is not `whole` in view. */
+function shifts(lattice: number, page: number, whole: boolean): number[] {
+	if (whole && page - lattice > mostLost) return [];
 	const [first, last] = [Math.min(0, lattice - page) - 1, Math.max(0, lattice - page) + 1];
 	return Array.from({ length: last - first + 1 }, (_, at) => first + at);
 }
@@ -52,29 +68,29 @@ function shifts(lattice: number, page: number): number[] {
 /**
  * The pages that agree best with the unit edges that are drawn (1) or not (0, not a number out of view), over four turns and
  * the shifts that are possible, the best first; pages that are ruled alike are one. The agreement is Matthews' correlation
- * (1975). `columns` and `rows` are the lattice's own, `beyond` how far the seen edges go on around it.
+ * (1975). `columns` and `rows` are the lattice's own.
  */
 export function placements(
-	drawn: UnitEdges,
+	drawn: DrawnEdges,
 	lattice: { readonly columns: number; readonly rows: number },
-	beyond: number,
 	candidates: readonly Candidate[]
 ): Found[] {
+	const { ended } = drawn;
 	return alike(candidates)
 		.flatMap(({ pages, planned }): Found[] => {
 			let best: Found | undefined;
 			const [columns, rows] = [planned.across - 1, planned.down - 1];
 			for (const turn of turns) {
-				const lying = turn % 2 === 1;
-				for (const dx of shifts(lattice.columns, lying ? rows : columns))
-					for (const dy of shifts(lattice.rows, lying ? columns : rows)) {
+				const [wide, high] = turn % 2 === 1 ? [rows, columns] : [columns, rows];
+				for (const dx of shifts(lattice.columns, wide, ended.left && ended.right))
+					for (const dy of shifts(lattice.rows, high, ended.top && ended.bottom)) {
 						const placement: Placement = {
 							turn,
 							column: dx + (turn === 1 ? rows : turn === 2 ? columns : 0),
 							row: dy + (turn === 3 ? columns : turn === 2 ? rows : 0)
 						};
-						const score = agreement(drawn, beyond, planned, placement);
-						if (!best || score > best.score) best = { pages, placement, score };
+						const found = agreement(drawn, planned, placement);
+						if (!best || found.score > best.score) best = { pages, placement, ...found };
 					}
 			}
 			return best ? [best] : [];
@@ -98,8 +114,7 @@ function alike(candidates: readonly Candidate[]) {
 
 /** Whether the unit edge from a page's dot is drawn: 1, 0, or not a number where it is out of view. */
 export function drawnAt(
-	drawn: UnitEdges,
-	beyond: number,
+	drawn: DrawnEdges,
 	{ turn, column, row }: Placement,
 	way: 'right' | 'below',
 	x: number,
@@ -108,13 +123,17 @@ export function drawnAt(
 	const [ux, uy, vx, vy] = steps[turn];
 	const [du, dv] = way === 'right' ? [ux, vx] : [uy, vy];
 	// The edge's left or upper dot in the lattice, whichever way the page lies there.
+	const { beyond, ended } = drawn;
 	const u = column + beyond + ux * x + uy * y + (du < 0 ? du : 0);
 	const v = row + beyond + vx * x + vy * y + (dv < 0 ? dv : 0);
-	if (u < 0 || v < 0 || u >= drawn.across || v >= drawn.down) return NaN;
+	if (u < 0) return ended.left ? 0 : NaN;
+	if (v < 0) return ended.top ? 0 : NaN;
+	if (u >= drawn.across) return ended.right ? 0 : NaN;
+	if (v >= drawn.down) return ended.bottom ? 0 : NaN;
 	return (dv === 0 ? drawn.right : drawn.below)[v * drawn.across + u] ?? NaN;
 }
 
-function agreement(drawn: UnitEdges, beyond: number, planned: UnitEdges, placement: Placement) {
+function agreement(drawn: DrawnEdges, planned: UnitEdges, placement: Placement) {
 	// Right and wrong, drawn and left out.
 	let [both, extra, missing, neither] = [0, 0, 0, 0];
 	const { across, down } = planned;
@@ -122,7 +141,7 @@ function agreement(drawn: UnitEdges, beyond: number, planned: UnitEdges, placeme
 		const [columns, rows] = way === 'right' ? [across - 1, down] : [across, down - 1];
 		for (let y = 0; y < rows; y++)
 			for (let x = 0; x < columns; x++) {
-				const seen = drawnAt(drawn, beyond, placement, way, x, y);
+				const seen = drawnAt(drawn, placement, way, x, y);
 				const wanted = planned[way][y * across + x] === 1;
 				if (seen === 1 && wanted) both += 1;
 				else if (seen === 1) extra += 1;
@@ -133,5 +152,6 @@ function agreement(drawn: UnitEdges, beyond: number, planned: UnitEdges, placeme
 	const under = Math.sqrt(
 		(both + extra) * (both + missing) * (neither + extra) * (neither + missing)
 	);
-	return under === 0 ? 0 : (both * neither - extra * missing) / under;
+	const score = under === 0 ? 0 : (both * neither - extra * missing) / under;
+	return { score, errors: extra + missing };
 }

@@ -7,14 +7,14 @@ import { greyOf, type Grey } from './image';
 import { netOf } from './net';
 import {
 	inLattice,
-	leastLead,
+	isAhead,
 	leastScore,
 	placements,
 	type Candidate,
 	type Found,
 	type Placement
 } from './registration';
-import { edgesPlanned, edgesSeen, lineThreshold, type UnitEdges } from './unit-edges';
+import { drawnEdges, edgesPlanned, edgesSeen, type DrawnEdges } from './unit-edges';
 
 /** A page that a picture may show: what is ruled there, and what is filled in. */
 export interface KnownPage {
@@ -25,14 +25,13 @@ export interface KnownPage {
 
 /** A page that was found in a picture. */
 export interface SeenPage {
-	/** Pages that are ruled alike: which one it is a person says where there are several. */
+	/** Pages that look alike in the picture, the likeliest first: which one it is a person says where there are several. */
 	readonly pages: readonly number[];
 	readonly score: number;
 	readonly place: PlaceOf;
 	readonly placement: Placement;
-	/** Unit edges of the picture that are drawn (1) or not (0), and how far they go on around the lattice. */
-	readonly drawn: UnitEdges;
-	readonly beyond: number;
+	/** Unit edges of the picture, by the lattice. */
+	readonly drawn: DrawnEdges;
 }
 
 /** Why no page was found, and what would help. */
@@ -66,38 +65,27 @@ export function seePage(
 		return {
 			says: `This page has ${grid.columns} × ${grid.rows} squares, and those of this book have ${size.columns} × ${size.rows}: is it another book?`
 		};
-	const contrasts = edgesSeen(grey, netOf(grid, beyond));
-	const drawn = ruled(contrasts, lineThreshold(contrasts));
+	const drawn = drawnEdges(edgesSeen(grey, netOf(grid, beyond)), beyond);
 	const candidates = known.map(({ page, marks }): Candidate => ({
 		page,
 		planned: edgesPlanned(marks, size.columns, size.rows)
 	}));
-	const [first, second] = placements(drawn, grid, beyond, candidates);
+	const [first, second] = placements(drawn, grid, candidates);
 	progress(0.9);
 	if (!first || first.score < leastScore)
 		return {
 			says: `None of this month’s pages is drawn like this${first ? ` (the nearest is page ${first.pages[0]}, at ${Math.round(100 * first.score)} of 100)` : ''}. Is it another page, or not finished yet? ${helpFor(grey)}`
 		};
-	if (second && first.score - second.score < leastLead)
-		return {
-			says: `It may be page ${first.pages[0]} or page ${second.pages[0]}: they look too much alike in this picture. Take the whole page, from straight above, in even light.`
-		};
-	return seen(first, grid, drawn);
+	const alike = second && !isAhead(first, second) ? second.pages : [];
+	return seen({ ...first, pages: [...first.pages, ...alike] }, grid, drawn);
 }
 
-function seen({ pages, placement, score }: Found, grid: Grid, drawn: UnitEdges): SeenPage {
+function seen({ pages, placement, score }: Found, grid: Grid, drawn: DrawnEdges): SeenPage {
 	const place: PlaceOf = (x, y) => {
 		const { column, row } = inLattice(placement, x, y);
 		return grid.warp.at(column, row);
 	};
-	return { pages, score, place, placement, drawn, beyond };
-}
-
-/** Contrasts as drawn or not. */
-function ruled({ across, down, right, below }: UnitEdges, bar: number): UnitEdges {
-	const told = (values: Float32Array) =>
-		values.map((value) => (Number.isNaN(value) ? NaN : value >= bar ? 1 : 0));
-	return { across, down, right: told(right), below: told(below) };
+	return { pages, score, place, placement, drawn };
 }
 
 /** A picture whose lightest parts are darker than this is dark; its sharpest edges must be so steep, or it is blurred. */

@@ -13,6 +13,40 @@ export interface UnitEdges {
 	readonly below: Float32Array;
 }
 
+/** Edges of a picture, drawn (1), not (0), or not a number where they are out of view. */
+export interface DrawnEdges extends UnitEdges {
+	/** How far they go on around the lattice, in squares. */
+	readonly beyond: number;
+	/** Sides beyond which the picture goes on: there the page has ended, and nothing is drawn. */
+	readonly ended: Readonly<Record<'left' | 'right' | 'top' | 'bottom', boolean>>;
+}
+
+/** Contrasts as drawn or not, by Otsu's threshold; `beyond` is how far they go on around the lattice. */
+export function drawnEdges(seen: UnitEdges, beyond: number): DrawnEdges {
+	const { across, down, right, below } = seen;
+	const bar = lineThreshold(seen);
+	const told = (values: Float32Array) =>
+		values.map((value) => (Number.isNaN(value) ? NaN : value >= bar ? 1 : 0));
+	const inView = (values: number[]) =>
+		2 * values.filter((value) => !Number.isNaN(value)).length > values.length;
+	const row = (at: number) => [...right.subarray(at * across, at * across + across - 1)];
+	const column = (at: number) =>
+		Array.from({ length: down - 1 }, (_, y) => below[y * across + at] ?? NaN);
+	return {
+		across,
+		down,
+		right: told(right),
+		below: told(below),
+		beyond,
+		ended: {
+			left: inView(column(0)),
+			right: inView(column(across - 1)),
+			top: inView(row(0)),
+			bottom: inView(row(down - 1))
+		}
+	};
+}
+
 /** Where along an edge it is looked at, how far beside it the line may lie, and where the paper beside it is seen; in squares. */
 const along = [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8] as const;
 const beside = [-0.09, -0.06, -0.03, 0, 0.03, 0.06, 0.09] as const;
@@ -74,7 +108,7 @@ export function edgesPlanned(marks: readonly Mark[], columns: number, rows: numb
 }
 
 /** Otsu's threshold (1979): the cut with the largest variance between its two sides; held to where lines can be told. */
-export function lineThreshold({ right, below }: UnitEdges): number {
+function lineThreshold({ right, below }: UnitEdges): number {
 	const bins = 120;
 	const counts = new Float64Array(bins);
 	let total = 0;

@@ -408,11 +408,6 @@ export class MonthDesk {
 		return this.planner?.tryOut(plan);
 	}
 
-	/** What the same wishes come to in another notebook or another month. */
-	compare(plan: Plan): Promise<Summary> | undefined {
-		return this.planner?.compare(plan);
-	}
-
 	/** The run of another plan, such as that of the next month. */
 	runOf(plan: Plan): Promise<Run | undefined> | undefined {
 		return this.planner?.runOf(plan);

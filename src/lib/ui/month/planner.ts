@@ -69,11 +69,6 @@ export class Planner {
 		return this.remote.tryOut(plan);
 	}
 
-	/** What another plan comes to. */
-	compare(plan: Plan): Promise<Summary> {
-		return this.remote.compare(plan);
-	}
-
 	/** Changes that would give a wish without a place one. */
 	remedies(plan: Plan, run: Run, wish: string): Promise<Remedy[]> {
 		return this.remote.remedies(plan, run, wish);

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { monthShape } from '$lib/core/month';
 	import { blocksOn } from '$lib/core/page';
-	import Select from '../fields/Select.svelte';
 	import { blockName } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import ReadAsDrawn from './ReadAsDrawn.svelte';
@@ -75,6 +74,22 @@
 				{stage.count === 0 ? 'Nothing new.' : `${valuesIn(stage.count)} kept.`}
 			</span>
 		</p>
+	{:else if stage.read.pages.length > 1}
+		{@const { read } = stage}
+		<div class="flex flex-wrap items-start gap-5">
+			<img class="max-h-56 w-auto" src={picture.address} alt={picture.file.name} />
+			<div class="flex flex-col gap-3" role="group" aria-label="Which page it is">
+				<h2 class="text-2xl">Which page is this?</h2>
+				<p class="text-ink-soft">These are ruled alike.</p>
+				{#each read.pages as page (page)}
+					<button class="button" onclick={() => reader.again(picture, page)}>{titleOf(page)}</button
+					>
+				{/each}
+				<button class="button button-quiet" onclick={() => reader.remove(picture)}
+					>None of them: put it away</button
+				>
+			</div>
+		</div>
 	{:else}
 		{@const { read } = stage}
 		<div class="flex flex-col gap-4">
@@ -95,14 +110,6 @@
 				</button>
 				<button class="button button-quiet" onclick={() => reader.remove(picture)}>Discard</button>
 			</div>
-			{#if read.pages.length > 1}
-				<Select
-					label="These pages look the same: which one is it?"
-					value={String(read.page)}
-					options={read.pages.map((page) => ({ value: String(page), label: titleOf(page) }))}
-					onchange={(page) => reader.again(picture, Number(page))}
-				/>
-			{/if}
 			{#if asked}
 				{#key open}
 					<PictureQuestion

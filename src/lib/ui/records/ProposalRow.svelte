@@ -20,7 +20,6 @@
 	/** A change to the next month: what, why, what it costs in pages, and both drawn side by side. */
 	let { proposal, taken, onturn, before, after }: Props = $props();
 
-	let shown = $state(false);
 	const cost = $derived.by(() => {
 		if (!before.run || !after.run) return '…';
 		if (after.run.unplaced.length > before.run.unplaced.length) return 'finds no place';
@@ -36,39 +35,34 @@
 	}
 </script>
 
-<li class="border-t border-hairline py-2">
-	<div class="flex flex-wrap items-baseline gap-x-4">
+<li
+	class="grid gap-x-6 gap-y-2 border-t border-hairline py-3 md:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]"
+>
+	<div>
 		<span class="font-serif text-xl">
 			<Check label={proposal.what} checked={taken} onchange={onturn} />
 		</span>
-		<span class="ml-auto text-sm whitespace-nowrap text-ink-soft">{cost}</span>
+		<p class="pl-7 text-ink-soft">{proposal.why}</p>
+		<p class="pl-7 text-sm">{cost}</p>
 	</div>
-	<p class="pl-7 text-ink-soft">{proposal.why}</p>
-	<p class="pl-7 text-sm">
-		<button
-			class="underline decoration-hairline underline-offset-4 hover:decoration-ink"
-			aria-expanded={shown}
-			onclick={() => (shown = !shown)}>Before and after</button
-		>
-	</p>
-	{#if shown}
-		<div class="grid gap-6 py-2 pl-7 md:grid-cols-2">
-			{#each [{ name: 'Before', month: before }, { name: 'After', month: after }] as { name, month } (name)}
-				{@const spread = spreadIn(month)}
-				<figure>
-					<figcaption class="text-sm text-ink-soft">{name}</figcaption>
-					{#if month.run && spread}
-						<SpreadPicture
-							plan={month.plan}
-							run={month.run}
-							{spread}
-							label="{name}: pages {spread.left} and {spread.right}"
-						/>
-					{:else}
-						<p class="py-2">{month.run ? 'It is not there.' : 'It is being drawn …'}</p>
-					{/if}
-				</figure>
-			{/each}
-		</div>
-	{/if}
+	<div class="grid grid-cols-2 gap-3 pl-7 md:pl-0">
+		{#each [{ name: 'Before', month: before }, { name: 'After', month: after }] as { name, month } (name)}
+			{@const spread = spreadIn(month)}
+			<figure>
+				<figcaption class="text-sm text-ink-soft">{name}</figcaption>
+				{#if month.run && spread}
+					<SpreadPicture
+						plan={month.plan}
+						run={month.run}
+						{spread}
+						label="{name}: pages {spread.left} and {spread.right}"
+					/>
+				{:else}
+					<p class="py-2 text-sm text-ink-soft">
+						{month.run ? 'It is not there.' : 'It is being drawn …'}
+					</p>
+				{/if}
+			</figure>
+		{/each}
+	</div>
 </li>

@@ -1,6 +1,7 @@
 import { toString as qrOf } from 'qrcode';
 import { openOffer } from '$lib/server/network/pairing';
 import { sharedAddresses, sharedBy } from '$lib/server/network/shared';
+import { sharing } from '$lib/server/network/sharing';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, platform }) => {
@@ -9,6 +10,7 @@ export const load: PageServerLoad = async ({ locals, platform }) => {
 	const [address] = addresses;
 	return {
 		addresses,
+		canShare: sharing() !== undefined,
 		onTablet: sharedBy(platform?.req) !== undefined,
 		devices: await locals.store.devices.all(),
 		offer: offer && {

@@ -1,12 +1,13 @@
 <script lang="ts">
 	import { monthWords } from '$lib/ui/words';
-	import { planOf, type Plan, type Summary } from '$lib/core/fit';
+	import { planOf, summaryOf, type Plan, type Run } from '$lib/core/fit';
 	import { addMonths, formatMonth, parseMonth } from '$lib/core/month';
-	import { plannablePages, presets, type Notebook } from '$lib/core/paper';
+	import { plannablePages, presets, spreadOf, type Notebook, type Spread } from '$lib/core/paper';
 	import { compareLines } from '$lib/ui/month/compare-lines';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
 	import MonthField from '$lib/ui/fields/MonthField.svelte';
 	import Select from '$lib/ui/fields/Select.svelte';
+	import SpreadPicture from '$lib/ui/page/SpreadPicture.svelte';
 
 	let { data } = $props();
 	const current = getMonthDesk();
@@ -38,7 +39,7 @@
 
 	interface Column {
 		readonly plan: Plan;
-		readonly summary: Summary | 'waiting' | 'failed';
+		readonly run: Run | 'waiting' | 'failed';
 	}
 	let columns = $state.raw<readonly Column[]>([]);
 	let asked: readonly Plan[] = [];
@@ -61,25 +62,31 @@
 		const wanted = plans;
 		if (!desk.opened) return;
 		asked = wanted;
-		columns = wanted.map((plan) => ({ plan, summary: 'waiting' }));
+		columns = wanted.map((plan) => ({ plan, run: 'waiting' }));
 		for (const [index, plan] of wanted.entries())
-			void desk.compare(plan)?.then(
-				(summary) => settle(wanted, index, summary),
+			void desk.runOf(plan)?.then(
+				(run) => settle(wanted, index, run ?? 'failed'),
 				() => settle(wanted, index, 'failed')
 			);
 	});
 
-	function settle(wanted: readonly Plan[], index: number, summary: Column['summary']) {
+	function settle(wanted: readonly Plan[], index: number, run: Column['run']) {
 		if (asked !== wanted) return;
-		columns = columns.map((column, at) => (at === index ? { ...column, summary } : column));
+		columns = columns.map((column, at) => (at === index ? { ...column, run } : column));
 	}
+
+	const spreadsOf = (run: Run): Spread[] => [
+		...new Map(
+			run.pages.map(({ number }) => [spreadOf(number).left, spreadOf(number)] as const)
+		).values()
+	];
 
 	const rows = $derived(
 		compareLines(
-			columns.map(({ plan, summary }) =>
-				typeof summary === 'string'
+			columns.map(({ plan, run }) =>
+				typeof run === 'string'
 					? undefined
-					: { summary, free: plannablePages(plan.notebook).length }
+					: { summary: summaryOf(run), free: plannablePages(plan.notebook).length }
 			)
 		)
 	);
@@ -87,7 +94,7 @@
 
 <svelte:head><title>Compare · {monthWords(desk.plan.month)} · Horarium</title></svelte:head>
 
-<main id="main" class="mx-auto w-full max-w-4xl flex-1 px-5 py-6">
+<main id="main" class="mx-auto w-full max-w-6xl flex-1 px-5 py-6">
 	<h1 class="pb-1 text-3xl">The same wishes elsewhere</h1>
 	<p class="max-w-2xl pb-4">
 		See what these {desk.wishes.length} wishes come to in another book or another month, before you buy
@@ -129,11 +136,32 @@
 					<th scope="row" class="py-2 pr-4 text-left font-normal text-ink-soft">{label}</th>
 					{#each values as value, index (index)}
 						<td class="py-2 pr-4 {counted ? 'font-serif text-xl text-rubric' : ''}"
-							>{value ?? (columns[index]?.summary === 'failed' ? 'not worked out' : '…')}</td
+							>{value ?? (columns[index]?.run === 'failed' ? 'not worked out' : '…')}</td
 						>
 					{/each}
 				</tr>
 			{/each}
+			<tr class="align-top">
+				<th scope="row" class="py-3 pr-4 text-left font-normal text-ink-soft">Its pages</th>
+				{#each columns as { plan, run }, index (index)}
+					<td class="py-3 pr-4">
+						{#if typeof run !== 'string'}
+							<ul class="flex flex-wrap gap-2">
+								{#each spreadsOf(run) as spread (spread.left)}
+									<li style:width="{plan.notebook.pageMm.width / 1.6}px">
+										<SpreadPicture
+											{plan}
+											{run}
+											{spread}
+											label="Pages {spread.left} and {spread.right}"
+										/>
+									</li>
+								{/each}
+							</ul>
+						{/if}
+					</td>
+				{/each}
+			</tr>
 		</tbody>
 	</table>
 	<p class="pt-5"><a class="button" href="/months/{desk.id}">Back to the month</a></p>

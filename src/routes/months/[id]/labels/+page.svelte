@@ -19,7 +19,7 @@
 		{ set: 'names', name: 'Names of habits and other lines' },
 		{ set: 'titles', name: 'Titles' }
 	];
-	let chosen = $state.raw<readonly LabelSet[]>(['dates']);
+	let chosen = $state.raw<readonly LabelSet[]>(names.map(({ set }) => set));
 	let high = $state<1 | 2 | 3>(1);
 	let paper = $state(untrack(() => usualSheet(desk.plan.locale)));
 
