@@ -68,6 +68,7 @@ export function benchSight(pictures: number): void {
 			const seen = seePage(picture, plan.notebook, known);
 			if ('says' in seen) {
 				places.refused += 1;
+				if (process.env.WHY) console.log(page, JSON.stringify(shot), hand.fills, seen.says);
 				continue;
 			}
 			if (!seen.pages.includes(page)) {

@@ -17,7 +17,8 @@ test('every screen of planning and making passes axe: light, dark, at 200 % zoom
 		`${month}/sheets`,
 		`${month}/labels`,
 		`${month}/keep`,
-		`${month}/keep?way=day`
+		`${month}/keep?way=day`,
+		`${month}/keep?way=picture`
 	]);
 }, 180_000);
 

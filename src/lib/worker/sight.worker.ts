@@ -18,7 +18,7 @@ import {
 } from '$lib/core/sight';
 import { blocksOn, pageFields, pageMarks } from '$lib/core/page';
 import { kindOf, type Plan, type Run } from '$lib/core/fit';
-import type { Dot, Notebook, Rect, Side } from '$lib/core/paper';
+import { contains, type Dot, type Notebook, type Rect, type Side } from '$lib/core/paper';
 import { decoded } from './picture';
 
 /** What a picture is looked at for. */
@@ -70,6 +70,8 @@ export interface Found {
 	readonly words: string;
 	readonly kind: Finding['kind'];
 	readonly lines: readonly { readonly from: Dot; readonly to: Dot }[];
+	/** What stands elsewhere as a whole, and how far away. */
+	readonly stands?: { readonly wish: string; readonly by: Dot };
 }
 
 /** A page that was compared with its plan. */
@@ -168,9 +170,9 @@ function checkedIn(
 		return { kind: 'refused', says: `This is page ${seen.pages.join(' or ')}, not page ${page}.` };
 	const { place, drawn, placement } = seen;
 	const fields = readPage(picture, place, plan.notebook, own.fields, own.marks);
-	const named = blocksOn(run, page).flatMap(({ as, pieces }) =>
+	const named = blocksOn(run, page).flatMap(({ wish, as, pieces }) =>
 		pieces.flatMap((piece) =>
-			piece.page === page ? [{ name: as.title || kindOf(as).name, rect: piece.rect }] : []
+			piece.page === page ? [{ wish, name: as.title || kindOf(as).name, rect: piece.rect }] : []
 		)
 	);
 	const checked = checkPage(
@@ -192,7 +194,8 @@ function checkedIn(
 			found: checked.findings.map((finding) => ({
 				words: findingWords(finding),
 				kind: finding.kind,
-				lines: piecesOf(finding).map(({ from, to }) => ({ from: at(from), to: at(to) }))
+				lines: piecesOf(finding).map(({ from, to }) => ({ from: at(from), to: at(to) })),
+				...wholeOf(finding, named)
 			})),
 			parts: named.map(({ name }, index) => ({ name, state: checked.parts[index] ?? 'no lines' })),
 			right: steps.flatMap((lines, index) =>
@@ -203,6 +206,20 @@ function checkedIn(
 			view: viewOf(place, plan.notebook)
 		}
 	};
+}
+
+/** The block that was moved as a whole, if all of its lines hang together. */
+function wholeOf(
+	finding: Finding,
+	blocks: readonly { readonly wish: string; readonly rect: Rect }[]
+): Pick<Found, 'stands'> {
+	if (finding.kind !== 'moved') return {};
+	const { w, h } = finding.rect;
+	const block = blocks.find(({ rect }) => contains(rect, finding.rect));
+	// What lies in a corner of a block is a part of it that slipped.
+	return block && 2 * w * h > block.rect.w * block.rect.h
+		? { stands: { wish: block.wish, by: finding.by } }
+		: {};
 }
 
 const sizeOf = ({ width, height }: Picture): Size => ({ width, height });

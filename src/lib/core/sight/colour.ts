@@ -34,36 +34,50 @@ const glaring = 247;
 /** So many places of a square are looked at in each direction, and this share of the darker ones is no paper. */
 const [looks, darker] = [9, 0.95];
 
-/**
- * White by place: the light of each square's lightest parts, then a grey closing over so many squares around, by channel; it
- * follows light from the side and the shadow of a hand, and passes over what is filled in.
- */
-export function whiteOf(
+/** The light of each square's lightest parts, row by row, a channel each. */
+export interface LightOfSquares {
+	readonly columns: number;
+	readonly rows: number;
+	readonly channels: readonly [Float32Array, Float32Array, Float32Array];
+}
+
+/** How light each square of a page is where it is lightest. */
+export function lightOfSquares(
 	picture: Picture,
 	place: PlaceOf,
 	columns: number,
-	rows: number,
-	around: number
-): White {
-	const channels = ([0, 1, 2] as const).map((channel) => {
-		const light = new Float32Array(columns * rows);
-		for (let row = 0; row < rows; row++)
-			for (let column = 0; column < columns; column++) {
-				const seen: number[] = [];
-				for (let i = 0; i < looks * looks; i++) {
-					const { x, y } = place(
-						column + ((i % looks) + 0.5) / looks,
-						row + (Math.floor(i / looks) + 0.5) / looks
-					);
-					const colour = colourAt(picture, x, y);
-					if (colour) seen.push(colour[channel]);
-				}
-				seen.sort((a, b) => a - b);
-				light[row * columns + column] = seen[Math.floor(darker * (seen.length - 1))] ?? 0;
+	rows: number
+): LightOfSquares {
+	const empty = () => new Float32Array(columns * rows);
+	const channels = [empty(), empty(), empty()] as const;
+	for (let row = 0; row < rows; row++)
+		for (let column = 0; column < columns; column++) {
+			const seen: [number[], number[], number[]] = [[], [], []];
+			for (let i = 0; i < looks * looks; i++) {
+				const { x, y } = place(
+					column + ((i % looks) + 0.5) / looks,
+					row + (Math.floor(i / looks) + 0.5) / looks
+				);
+				const colour = colourAt(picture, x, y);
+				if (colour) for (const channel of [0, 1, 2] as const) seen[channel].push(colour[channel]);
 			}
-		const spread = reach(light, columns, rows, around, Math.max);
-		return reach(spread, columns, rows, around, Math.min);
-	});
+			for (const channel of [0, 1, 2] as const) {
+				const sorted = seen[channel].sort((a, b) => a - b);
+				channels[channel][row * columns + column] =
+					sorted[Math.floor(darker * (sorted.length - 1))] ?? 0;
+			}
+		}
+	return { columns, rows, channels };
+}
+
+/**
+ * White by place: a grey closing of the light of squares over so many around, by channel; it follows light from the side and
+ * the shadow of a hand, and passes over what is filled in.
+ */
+export function whiteOf({ columns, rows, channels: light }: LightOfSquares, around: number): White {
+	const channels = light.map((own) =>
+		reach(reach(own, columns, rows, around, Math.max), columns, rows, around, Math.min)
+	);
 	const at = (values: Float32Array | undefined, x: number, y: number) => {
 		const [left, top] = [x - 0.5, y - 0.5];
 		const column = Math.min(columns - 2, Math.max(0, Math.floor(left)));
@@ -101,7 +115,7 @@ function reach(
 	columns: number,
 	rows: number,
 	by: number,
-	pick: (...values: number[]) => number
+	pick: (a: number, b: number) => number
 ): Float32Array {
 	return values.map((own, at) => {
 		const [column, row] = [at % columns, Math.floor(at / columns)];

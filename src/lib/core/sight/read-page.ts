@@ -1,7 +1,7 @@
 import { subjectKey, type FieldMark, type Mark } from '../draw';
 import type { PageField } from '../page';
 import { filledIn, looksOf, type Cell } from './cells';
-import { whiteOf, type Picture, type PlaceOf } from './colour';
+import { lightOfSquares, whiteOf, type Picture, type PlaceOf } from './colour';
 import { keySeen, levelSeen } from './levels-seen';
 import { colouredIn, profileOf, spansSeen, type Profile } from './spans-seen';
 
@@ -32,8 +32,9 @@ export function readPage(
 	fields: readonly PageField[],
 	marks: readonly Mark[]
 ): FieldRead[] {
-	const white = whiteOf(picture, place, size.columns, size.rows, around.marks);
-	const wide = whiteOf(picture, place, size.columns, size.rows, around.colours);
+	const light = lightOfSquares(picture, place, size.columns, size.rows);
+	const white = whiteOf(light, around.marks);
+	const wide = whiteOf(light, around.colours);
 	const seen = fields.map(({ wish, field }) => ({
 		wish,
 		about: subjectKey(field.about),

@@ -56,7 +56,7 @@ export function inLattice({ turn, column, row }: Placement, x: number, y: number
 }
 
 /** So many rows or columns of a page that is in view as a whole may not be found. */
-const mostLost = 3;
+const mostLost = 8;
 
 /** How far the lattice must be moved: it may have lost rows and columns, or be a part of the page that is not `whole` in view. */
 function shifts(lattice: number, page: number, whole: boolean): number[] {

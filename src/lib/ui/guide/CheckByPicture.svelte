@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { strokesFrom, type PageGuide } from '$lib/core/guide';
 	import type { CheckedPicture } from '$lib/worker/sight.worker';
+	import { mayStay } from '$lib/core/fit';
 	import type { MonthDesk } from '../month/month-desk.svelte';
+	import { BlockMove } from '../page/block-move.svelte';
 	import { lookAt, type Look } from '../sight';
 
 	interface Props {
@@ -34,6 +36,7 @@
 		if (seen) URL.revokeObjectURL(seen.address);
 		seen = undefined;
 		refused = undefined;
+		left = undefined;
 		share = 0;
 		const { plan, run } = $state.snapshot({ plan: desk.plan, run: desk.run });
 		const steps = guide.steps.map((step) =>
@@ -54,6 +57,28 @@
 	/** A line from its upper or left end. */
 	const ordered = (a: Dot, b: Dot) =>
 		a.x + a.y <= b.x + b.y ? { from: a, to: b } : { from: b, to: a };
+
+	let left = $state<string>();
+	/** What was drawn elsewhere stays there, if nothing that must stay is in its way. */
+	function leave({ wish, by }: NonNullable<CheckedPicture['found'][number]['stands']>) {
+		const move = new BlockMove(desk);
+		const block = desk.run.blocks.find((other) => other.wish === wish);
+		const piece = block?.pieces.find(({ page }) => page === guide.page);
+		if (!block || !piece || !move.can(block)) {
+			left = 'It cannot be held there: set its place on the page itself.';
+			return;
+		}
+		move.take(block);
+		move.put(guide.page, { ...piece.rect, x: piece.rect.x + by.x, y: piece.rect.y + by.y });
+		if (move.result && mayStay(move.result)) {
+			move.drop(`stands ${wish}`);
+			left = 'It is held where it was drawn, and the rest is planned around it.';
+			seen = undefined;
+		} else {
+			move.giveUp();
+			left = 'It cannot be held there: something else must stay where it is.';
+		}
+	}
 
 	const ruling = $derived(guide.steps.filter(({ kind }) => kind === 'rule').length);
 	const states = {
@@ -91,6 +116,7 @@
 	{#if refused}
 		<p role="alert" class="mt-2 border-l-4 border-caution bg-caution-ground px-3 py-2">{refused}</p>
 	{/if}
+	{#if left}<p role="status" class="pt-2">{left}</p>{/if}
 	{#if seen}
 		{@const { checked, address } = seen}
 		{@const { view, picture } = checked}
@@ -109,7 +135,16 @@
 			</p>
 			{#if checked.found.length > 0}
 				<ol class="list-decimal py-2 pl-6">
-					{#each checked.found as { words }, index (index)}<li>{words}</li>{/each}
+					{#each checked.found as { words, stands }, index (index)}
+						<li>
+							{words}
+							{#if stands}
+								<button class="button ml-1" onclick={() => leave(stands)}
+									>It stays there: plan the rest around it</button
+								>
+							{/if}
+						</li>
+					{/each}
 				</ol>
 			{/if}
 		</div>

@@ -131,24 +131,14 @@
 			</tr>
 		</thead>
 		<tbody>
-			{#each rows as { label, values, counted } (label)}
-				<tr class="border-b border-hairline">
-					<th scope="row" class="py-2 pr-4 text-left font-normal text-ink-soft">{label}</th>
-					{#each values as value, index (index)}
-						<td class="py-2 pr-4 {counted ? 'font-serif text-xl text-rubric' : ''}"
-							>{value ?? (columns[index]?.run === 'failed' ? 'not worked out' : '…')}</td
-						>
-					{/each}
-				</tr>
-			{/each}
-			<tr class="align-top">
+			<tr class="border-b border-hairline align-top">
 				<th scope="row" class="py-3 pr-4 text-left font-normal text-ink-soft">Its pages</th>
 				{#each columns as { plan, run }, index (index)}
 					<td class="py-3 pr-4">
 						{#if typeof run !== 'string'}
 							<ul class="flex flex-wrap gap-2">
 								{#each spreadsOf(run) as spread (spread.left)}
-									<li style:width="{plan.notebook.pageMm.width / 1.6}px">
+									<li style:width="{plan.notebook.pageMm.width / 1.25}px">
 										<SpreadPicture
 											{plan}
 											{run}
@@ -162,6 +152,16 @@
 					</td>
 				{/each}
 			</tr>
+			{#each rows as { label, values, counted } (label)}
+				<tr class="border-b border-hairline">
+					<th scope="row" class="py-2 pr-4 text-left font-normal text-ink-soft">{label}</th>
+					{#each values as value, index (index)}
+						<td class="py-2 pr-4 {counted ? 'font-serif text-xl text-rubric' : ''}"
+							>{value ?? (columns[index]?.run === 'failed' ? 'not worked out' : '…')}</td
+						>
+					{/each}
+				</tr>
+			{/each}
 		</tbody>
 	</table>
 	<p class="pt-5"><a class="button" href="/months/{desk.id}">Back to the month</a></p>
