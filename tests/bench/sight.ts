@@ -77,13 +77,7 @@ export function benchSight(pictures: number): void {
 			}
 			places.right += 1;
 			const own = known.find((one) => one.page === page);
-			const read = readPage(
-				picture,
-				seen.place,
-				plan.notebook,
-				own?.fields ?? [],
-				own?.marks ?? []
-			);
+			const read = readPage(picture, seen, plan.notebook, own?.fields ?? [], own?.marks ?? []);
 			times.push(performance.now() - begin);
 			const { right, asked, wrong } = counted(read, exposure);
 			cells.right += right;

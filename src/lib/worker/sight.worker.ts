@@ -143,13 +143,7 @@ function readIn(
 	if ('says' in seen) return { kind: 'refused', says: seen.says };
 	const [page = 0] = seen.pages;
 	const shown = known.find((one) => one.page === page);
-	const fields = readPage(
-		picture,
-		seen.place,
-		plan.notebook,
-		shown?.fields ?? [],
-		shown?.marks ?? []
-	);
+	const fields = readPage(picture, seen, plan.notebook, shown?.fields ?? [], shown?.marks ?? []);
 	const view = viewOf(seen.place, plan.notebook);
 	return {
 		kind: 'read',
@@ -169,7 +163,7 @@ function checkedIn(
 	if (!own || !seen.pages.includes(page))
 		return { kind: 'refused', says: `This is page ${seen.pages.join(' or ')}, not page ${page}.` };
 	const { place, drawn, placement } = seen;
-	const fields = readPage(picture, place, plan.notebook, own.fields, own.marks);
+	const fields = readPage(picture, seen, plan.notebook, own.fields, own.marks);
 	const named = blocksOn(run, page).flatMap(({ wish, as, pieces }) =>
 		pieces.flatMap((piece) =>
 			piece.page === page ? [{ wish, name: as.title || kindOf(as).name, rect: piece.rect }] : []

@@ -20,13 +20,7 @@ function read(page: number, shot: Partial<Shot>, hand: Partial<Penmanship>, quar
 	if ('says' in seen) throw new Error(seen.says);
 	expect(seen.pages).toEqual([page]);
 	const own = known.find((one) => one.page === page);
-	const fields = readPage(
-		photograph,
-		seen.place,
-		plan.notebook,
-		own?.fields ?? [],
-		own?.marks ?? []
-	);
+	const fields = readPage(photograph, seen, plan.notebook, own?.fields ?? [], own?.marks ?? []);
 	return { seen, ...counted(fields, exposure), fields };
 }
 

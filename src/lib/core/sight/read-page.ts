@@ -2,6 +2,7 @@ import { subjectKey, type FieldMark, type Mark } from '../draw';
 import type { PageField } from '../page';
 import { filledIn, looksOf, type Cell } from './cells';
 import { lightOfSquares, whiteOf, type Picture, type PlaceOf } from './colour';
+import type { SeenPage } from './see-page';
 import { keySeen, levelSeen } from './levels-seen';
 import { colouredIn, profileOf, spansSeen, type Profile } from './spans-seen';
 
@@ -27,7 +28,7 @@ const around = { marks: 2, colours: 3 };
 /** What is filled in on a page of so many squares, by where its squares lie in the picture. */
 export function readPage(
 	picture: Picture,
-	place: PlaceOf,
+	{ place, isNear }: Pick<SeenPage, 'place' | 'isNear'>,
 	size: { readonly columns: number; readonly rows: number },
 	fields: readonly PageField[],
 	marks: readonly Mark[]
@@ -41,7 +42,8 @@ export function readPage(
 		field,
 		corners: cornersOf(place, field)
 	}));
-	const isHidden = ({ corners }: (typeof seen)[number]) =>
+	const isHidden = ({ field, corners }: (typeof seen)[number]) =>
+		!isNear(field) ||
 		corners.some(({ x, y }) => x < 0 || y < 0 || x >= picture.width || y >= picture.height);
 
 	const marked = seen.filter((one) => isMark(one.field) && !isHidden(one));

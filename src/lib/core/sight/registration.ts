@@ -21,6 +21,8 @@ export interface Candidate {
 export interface Found {
 	readonly pages: readonly number[];
 	readonly placement: Placement;
+	/** Unit edges of the picture, as far as they tell of a page that lies so. */
+	readonly drawn: DrawnEdges;
 	readonly score: number;
 	/** Unit edges that are drawn and not planned, or planned and not drawn. */
 	readonly errors: number;
@@ -55,14 +57,37 @@ export function inLattice({ turn, column, row }: Placement, x: number, y: number
 	return { column: column + ux * x + uy * y, row: row + vx * x + vy * y };
 }
 
-/** So many rows or columns of a page that is in view as a whole may not be found. */
-const mostLost = 8;
+/** A lattice has at most so many columns and rows more than its page: the grain of the table goes on there. */
+const mostMore = 2;
+/** Of a page that is in view as a whole at most so many outer columns and rows are not found. */
+const mostLost = 3;
 
-/** How far the lattice must be moved: it may have lost rows and columns, or be a part of the page that is not `whole` in view. */
-function shifts(lattice: number, page: number, whole: boolean): number[] {
-	if (whole && page - lattice > mostLost) return [];
+/** How far the lattice must be moved: it may have lost rows and columns, or be a part of the page. */
+function shifts(lattice: number, page: number): number[] {
+	if (lattice - page > mostMore) return [];
 	const [first, last] = [Math.min(0, lattice - page) - 1, Math.max(0, lattice - page) + 1];
 	return Array.from({ length: last - first + 1 }, (_, at) => first + at);
+}
+
+/** Where the lattice is narrower than the page, its dots may be hidden under lines: there nothing is known to have ended. */
+function endedFor(drawn: DrawnEdges, lattice: Lattice, wide: number, high: number): DrawnEdges {
+	const [across, down] = [wide - lattice.columns <= mostLost, high - lattice.rows <= mostLost];
+	const { left, right, top, bottom } = drawn.ended;
+	return {
+		...drawn,
+		ended: {
+			left: left && across,
+			right: right && across,
+			top: top && down,
+			bottom: bottom && down
+		}
+	};
+}
+
+/** Squares of the lattice that was found. */
+interface Lattice {
+	readonly columns: number;
+	readonly rows: number;
 }
 
 /**
@@ -72,25 +97,26 @@ function shifts(lattice: number, page: number, whole: boolean): number[] {
  */
 export function placements(
 	drawn: DrawnEdges,
-	lattice: { readonly columns: number; readonly rows: number },
+	lattice: Lattice,
 	candidates: readonly Candidate[]
 ): Found[] {
-	const { ended } = drawn;
 	return alike(candidates)
 		.flatMap(({ pages, planned }): Found[] => {
 			let best: Found | undefined;
 			const [columns, rows] = [planned.across - 1, planned.down - 1];
 			for (const turn of turns) {
 				const [wide, high] = turn % 2 === 1 ? [rows, columns] : [columns, rows];
-				for (const dx of shifts(lattice.columns, wide, ended.left && ended.right))
-					for (const dy of shifts(lattice.rows, high, ended.top && ended.bottom)) {
+				const seen = endedFor(drawn, lattice, wide, high);
+				for (const dx of shifts(lattice.columns, wide))
+					for (const dy of shifts(lattice.rows, high)) {
 						const placement: Placement = {
 							turn,
 							column: dx + (turn === 1 ? rows : turn === 2 ? columns : 0),
 							row: dy + (turn === 3 ? columns : turn === 2 ? rows : 0)
 						};
-						const found = agreement(drawn, planned, placement);
-						if (!best || found.score > best.score) best = { pages, placement, ...found };
+						const found = agreement(seen, planned, placement);
+						if (!best || found.score > best.score)
+							best = { pages, placement, drawn: seen, ...found };
 					}
 			}
 			return best ? [best] : [];

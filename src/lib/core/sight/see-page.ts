@@ -1,5 +1,6 @@
 import type { Mark } from '../draw';
 import type { PageField } from '../page';
+import type { Rect } from '../paper';
 import type { Grid } from './collect';
 import type { Picture, PlaceOf } from './colour';
 import { gridIn } from './grid-in';
@@ -29,6 +30,8 @@ export interface SeenPage {
 	readonly pages: readonly number[];
 	readonly score: number;
 	readonly place: PlaceOf;
+	/** Whether an area of the page lies where dots were found, or near them: further away places are not known well enough. */
+	readonly isNear: (rect: Rect) => boolean;
 	readonly placement: Placement;
 	/** Unit edges of the picture, by the lattice. */
 	readonly drawn: DrawnEdges;
@@ -77,15 +80,23 @@ export function seePage(
 			says: `None of this month’s pages is drawn like this${first ? ` (the nearest is page ${first.pages[0]}, at ${Math.round(100 * first.score)} of 100)` : ''}. Is it another page, or not finished yet? ${helpFor(grey)}`
 		};
 	const alike = second && !isAhead(first, second) ? second.pages : [];
-	return seen({ ...first, pages: [...first.pages, ...alike] }, grid, drawn);
+	return seen({ ...first, pages: [...first.pages, ...alike] }, grid);
 }
 
-function seen({ pages, placement, score }: Found, grid: Grid, drawn: DrawnEdges): SeenPage {
+function seen({ pages, placement, score, drawn }: Found, grid: Grid): SeenPage {
 	const place: PlaceOf = (x, y) => {
 		const { column, row } = inLattice(placement, x, y);
 		return grid.warp.at(column, row);
 	};
-	return { pages, score, place, placement, drawn };
+	const isNear = ({ x, y, w, h }: Rect) =>
+		[inLattice(placement, x, y), inLattice(placement, x + w, y + h)].every(
+			({ column, row }) =>
+				column >= -beyond &&
+				row >= -beyond &&
+				column <= grid.columns + beyond &&
+				row <= grid.rows + beyond
+		);
+	return { pages, score, place, isNear, placement, drawn };
 }
 
 /** A picture whose lightest parts are darker than this is dark; its sharpest edges must be so steep, or it is blurred. */
