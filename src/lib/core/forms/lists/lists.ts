@@ -71,8 +71,7 @@ export const lists = pageForm({
 		const counts = wanted
 			? [Math.min(wanted, names.length)].filter((across) => across <= most)
 			: Array.from({ length: Math.max(0, most) }, (_, index) => most - index);
-		// More abreast is liked better, so in one room only the widest way is drawn.
-		const [across] = counts;
+		const across = counts.find((count) => isEven(names.length, count)) ?? counts[0];
 		if (across === undefined) return [];
 		const ways = [there.h, Math.ceil(there.h / 2)].flatMap((h, index) =>
 			layoutIn(setting, { w: there.w, h }, across, 1, 10 * index)
@@ -86,6 +85,14 @@ export const lists = pageForm({
 		return [...ways, ...generous.map((layout) => ({ ...layout, generous: true }))];
 	}
 });
+
+/** So many lists one under the other are a page; more of them are a ribbon. */
+const mostUnder = 3;
+
+/** Whether lists stand in full rows: four are two by two, not three and one. (Common practice.) */
+function isEven(lists: number, across: number): boolean {
+	return lists % across === 0 && lists / across <= mostUnder;
+}
 
 function layoutIn(
 	setting: Setting,
