@@ -29,6 +29,7 @@
 	let typed = $state('');
 	let fault = $state<string>();
 	let bar = $state<HTMLInputElement>();
+	let card = $state<HTMLElement>();
 	const field = $derived(asked.read.field);
 	/** What is shown: the field and a little around it. */
 	const view = $derived.by(() => {
@@ -49,7 +50,11 @@
 		return valueText(field.holds, value, locale);
 	}
 
-	onMount(() => bar?.focus());
+	onMount(() => {
+		// Asked from the page below, it may be out of sight.
+		card?.scrollIntoView({ block: 'nearest' });
+		bar?.focus();
+	});
 
 	function enter(event: SubmitEvent) {
 		event.preventDefault();
@@ -72,7 +77,10 @@
 
 <svelte:window onkeydown={pressed} />
 
-<div class="flex max-w-5xl flex-wrap items-start gap-5 border border-hairline bg-sheet p-4">
+<div
+	bind:this={card}
+	class="flex max-w-5xl scroll-my-24 flex-wrap items-start gap-5 border border-hairline bg-sheet p-4"
+>
 	<svg
 		viewBox={view}
 		class="h-36 w-64 max-w-full bg-desk"

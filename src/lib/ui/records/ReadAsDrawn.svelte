@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { tick } from 'svelte';
 	import { marginMm, sideOf } from '$lib/core/paper';
 	import { themeOn } from '$lib/core/page';
 	import type { MonthShape } from '$lib/core/month';
@@ -9,6 +10,7 @@
 	import { themeStyle } from '../page/theme-style';
 	import FieldCell from './FieldCell.svelte';
 	import { fieldWords } from './field-words';
+	import { towards } from './nearest';
 	import type { ProposedField } from './picture-reader.svelte';
 
 	interface Props {
@@ -37,6 +39,23 @@
 			return fieldWords(read.field, block ? nameOf(block.as) : read.wish, shape);
 		})
 	);
+	let picture = $state<HTMLElement>();
+	/** Where the keyboard is: at what is asked about, until it goes elsewhere. */
+	let here = $derived(Math.max(0, open));
+	const at = $derived(Math.min(here, Math.max(0, fields.length - 1)));
+	const places = $derived(fields.map(({ read }) => read.field));
+
+	async function pressed(event: KeyboardEvent) {
+		if (event.altKey || event.ctrlKey || event.metaKey) return;
+		if (event.key.startsWith('Arrow')) {
+			here = towards(places, at, event.key) ?? at;
+			await tick();
+			picture?.querySelector<SVGElement>('[data-field]')?.focus();
+		} else if (event.key === 'Enter' || event.key === ' ') ondoubt(at);
+		else return;
+		event.preventDefault();
+	}
+
 	function doneOf(wish: string): string | undefined {
 		const block = blocks.get(wish);
 		const rules = block && block.as.rules?.[block.form];
@@ -44,32 +63,37 @@
 	}
 </script>
 
-<svg
-	viewBox="{-mm(margin.x)} {-mm(margin.y)} {mm(notebook.pageMm.width)} {mm(notebook.pageMm.height)}"
-	class="block h-auto w-full bg-paper"
-	role="group"
-	aria-label="Page {page} with what was read"
->
-	<defs><DotPattern {id} /></defs>
-	<rect
-		x="-0.5"
-		y="-0.5"
-		width={notebook.columns + 1}
-		height={notebook.rows + 1}
-		fill="url(#{id})"
-	/>
-	<PageMarks plan={desk.plan} run={desk.run} {page} still={false} />
-	<g style={themeStyle(themeOn(desk.plan, desk.run, page))}>
-		{#each fields as { read }, place (place)}
-			<FieldCell
-				field={read.field}
-				value={valueOf(place)}
-				done={doneOf(read.wish)}
-				label={names[place] ?? ''}
-				current={place === Math.max(0, open)}
-				locale={desk.plan.locale}
-				onpick={() => ondoubt(place)}
-			/>
-		{/each}
-	</g>
-</svg>
+<!-- svelte-ignore a11y_no_static_element_interactions -->
+<div bind:this={picture} onkeydown={pressed}>
+	<svg
+		viewBox="{-mm(margin.x)} {-mm(margin.y)} {mm(notebook.pageMm.width)} {mm(
+			notebook.pageMm.height
+		)}"
+		class="block h-auto w-full bg-paper"
+		role="group"
+		aria-label="Page {page} with what was read"
+	>
+		<defs><DotPattern {id} /></defs>
+		<rect
+			x="-0.5"
+			y="-0.5"
+			width={notebook.columns + 1}
+			height={notebook.rows + 1}
+			fill="url(#{id})"
+		/>
+		<PageMarks plan={desk.plan} run={desk.run} {page} still={false} />
+		<g style={themeStyle(themeOn(desk.plan, desk.run, page))}>
+			{#each fields as { read }, place (place)}
+				<FieldCell
+					field={read.field}
+					value={valueOf(place)}
+					done={doneOf(read.wish)}
+					label={names[place] ?? ''}
+					current={place === at}
+					locale={desk.plan.locale}
+					onpick={() => ondoubt(place)}
+				/>
+			{/each}
+		</g>
+	</svg>
+</div>
