@@ -1,6 +1,6 @@
-import type { Mark } from '../draw';
-import { lightAt, type Grey } from './image';
-import type { Net } from './net';
+import type { Mark } from '../../draw';
+import { lightAt, type Grey } from '../picture/image';
+import type { Net } from '../grid/net';
 
 /**
  * A value for each edge between two neighbouring dots: of a grid of `across` by `down` dots those to the right, row by row,

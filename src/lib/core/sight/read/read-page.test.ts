@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { aprilAlbum, counted, exposed, type Album } from '../../../../tests/support/album';
-import type { Shot } from '../../standins/camera';
-import type { Penmanship } from '../../standins/drawn-page';
-import { turnedBy } from '../../standins/camera';
+import { aprilAlbum, counted, exposed, type Album } from '../../../../../tests/support/album';
+import type { Shot } from '../../../standins/camera';
+import type { Penmanship } from '../../../standins/drawn-page';
+import { turnedBy } from '../../../standins/camera';
 import { readPage } from './read-page';
-import { seePage } from './see-page';
+import { seePage } from '../find/see-page';
 
 // The truth is that of a simulated camera and hand, which share no code with what reads their pictures.
 let album: Album;

@@ -1,4 +1,4 @@
-import { blurred, type Grey } from './image';
+import { blurred, type Grey } from '../picture/image';
 
 /** A small dark spot: a dot of the paper, or a crossing of lines, which lies on one. */
 export interface Blob {

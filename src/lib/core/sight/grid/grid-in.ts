@@ -1,6 +1,6 @@
 import { blobsOf, type Blob } from './blobs';
 import { collected, type Grid } from './collect';
-import type { Grey } from './image';
+import type { Grey } from '../picture/image';
 import { latticeOf, type Node } from './lattice';
 
 /** Page widths in squares that are tried: small, usual and large books. */

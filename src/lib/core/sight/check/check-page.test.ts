@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { aprilAlbum, exposed, type Album } from '../../../../tests/support/album';
-import { frame, grid, line, move, type Mark } from '../draw';
+import { aprilAlbum, exposed, type Album } from '../../../../../tests/support/album';
+import { frame, grid, line, move, type Mark } from '../../draw';
 import { checkPage } from './check-page';
 import { findingWords } from './finding-words';
-import { seePage } from './see-page';
-import { edgesPlanned } from './unit-edges';
+import { seePage } from '../find/see-page';
+import { edgesPlanned } from '../find/unit-edges';
 
 const [columns, rows] = [20, 24];
 const upright = { turn: 0, column: 0, row: 0 } as const;

@@ -1,8 +1,8 @@
-import type { Notebook, Side } from '../paper';
-import { gridIn } from './grid-in';
-import type { Grey } from './image';
+import type { Notebook, Side } from '../../paper';
+import { gridIn } from '../grid/grid-in';
+import type { Grey } from '../picture/image';
 import { edgeNames, paperEdges, type EdgeName, type PaperEdge } from './paper-edges';
-import type { Warp } from './warp';
+import type { Warp } from '../grid/warp';
 
 /** A page as it was measured in a picture; lengths in mm. */
 export interface MeasuredPage {

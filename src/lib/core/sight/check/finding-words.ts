@@ -1,5 +1,6 @@
-import type { Dot } from '../paper';
-import type { Finding, Piece } from './check-page';
+import type { Dot } from '../../paper';
+import type { Finding } from './check-page';
+import type { Piece } from './pieces';
 
 const dot = ({ x, y }: Dot) => `(${x}, ${y})`;
 const line = ({ from, to }: Piece) => `the line from ${dot(from)} to ${dot(to)}`;

@@ -1,11 +1,11 @@
-import type { Mark } from '../draw';
-import type { PageField } from '../page';
-import type { Rect } from '../paper';
-import type { Grid } from './collect';
-import type { Picture, PlaceOf } from './colour';
-import { gridIn } from './grid-in';
-import { greyOf, type Grey } from './image';
-import { netOf } from './net';
+import type { Mark } from '../../draw';
+import type { PageField } from '../../page';
+import type { Rect } from '../../paper';
+import type { Grid } from '../grid/collect';
+import type { Picture, PlaceOf } from '../picture/colour';
+import { gridIn } from '../grid/grid-in';
+import { greyOf, type Grey } from '../picture/image';
+import { netOf } from '../grid/net';
 import {
 	inLattice,
 	isAhead,

@@ -1,6 +1,6 @@
-import type { FieldMark } from '../draw';
-import type { Rect } from '../paper';
-import { colourAt, lossOf, type Picture, type PlaceOf, type White } from './colour';
+import type { FieldMark } from '../../draw';
+import type { Rect } from '../../paper';
+import { colourAt, lossOf, type Picture, type PlaceOf, type White } from '../picture/colour';
 
 /** How a field of the page looks in the picture. */
 export interface Looks {

@@ -1,5 +1,5 @@
-import { lightAt, type Grey } from './image';
-import { median, type Warp } from './warp';
+import { lightAt, type Grey } from '../picture/image';
+import { median, type Warp } from '../grid/warp';
 
 export const edgeNames = ['left', 'right', 'top', 'bottom'] as const;
 export type EdgeName = (typeof edgeNames)[number];

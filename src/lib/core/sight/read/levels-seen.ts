@@ -1,7 +1,7 @@
 import { differenceCiede2000, modeLab65, modeRgb, modeXyz65, useMode } from 'culori/fn';
-import type { FieldMark, Mark } from '../draw';
-import type { Rect } from '../paper';
-import { colourAt, type Picture, type PlaceOf, type Rgb, type White } from './colour';
+import type { FieldMark, Mark } from '../../draw';
+import type { Rect } from '../../paper';
+import { colourAt, type Picture, type PlaceOf, type Rgb, type White } from '../picture/colour';
 
 for (const mode of [modeRgb, modeXyz65, modeLab65]) useMode(mode);
 const apart = differenceCiede2000();

@@ -1,8 +1,8 @@
-import { subjectKey, type FieldMark, type Mark } from '../draw';
-import type { PageField } from '../page';
+import { subjectKey, type FieldMark, type Mark } from '../../draw';
+import type { PageField } from '../../page';
 import { filledIn, looksOf, type Cell } from './cells';
-import { lightOfSquares, whiteOf, type Picture, type PlaceOf } from './colour';
-import type { SeenPage } from './see-page';
+import { lightOfSquares, whiteOf, type Picture, type PlaceOf } from '../picture/colour';
+import type { SeenPage } from '../find/see-page';
 import { keySeen, levelSeen } from './levels-seen';
 import { colouredIn, profileOf, spansSeen, type Profile } from './spans-seen';
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { photographed, truthOf, type Shot } from '../../standins/camera';
-import { presets, type Notebook, type Side } from '../paper';
-import { greyOf } from './image';
+import { photographed, truthOf, type Shot } from '../../../standins/camera';
+import { presets, type Notebook, type Side } from '../../paper';
+import { greyOf } from '../picture/image';
 import { measurePage } from './measure-page';
 
 const plain: Shot = {

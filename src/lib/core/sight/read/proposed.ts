@@ -1,5 +1,5 @@
-import type { FieldMark } from '../draw';
-import { reachOf, readTimes, stretchesOf } from '../records';
+import type { FieldMark } from '../../draw';
+import { reachOf, readTimes, stretchesOf } from '../../records';
 import type { FieldRead } from './read-page';
 
 /** What a field in a picture means for what is kept of it. */

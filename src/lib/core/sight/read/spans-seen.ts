@@ -1,6 +1,6 @@
-import type { FieldMark, FieldScale } from '../draw';
-import { spanOf, timesText, type Stretch } from '../records';
-import { colourAt, lossOf, type Picture, type PlaceOf, type White } from './colour';
+import type { FieldMark, FieldScale } from '../../draw';
+import { spanOf, timesText, type Stretch } from '../../records';
+import { colourAt, lossOf, type Picture, type PlaceOf, type White } from '../picture/colour';
 
 /** Places that a square along a scale is looked at, and the part of its height. */
 const [perSquare, lines] = [12, [0.34, 0.44, 0.56, 0.66]] as const;
