@@ -16,6 +16,8 @@ export interface LevelSeen {
 
 /** The nearest colour must be so much nearer than the second; two of a key nearer than this are always asked. */
 const [leastLead, leastApart] = [0.6, 15];
+/** From white paper, which is the same on the whole page, a pale colour is told sooner. */
+const leastFromWhite = 7;
 const looks = 9;
 
 /** The colour of a rectangle against white paper there, by the middle of each channel: writing in it does not count. */
@@ -78,7 +80,8 @@ export function levelSeen(
 		sure:
 			white.isEven(field.x + field.w / 2, field.y + field.h / 2) &&
 			first.far <= leastLead * second.far &&
-			far(first.tint, second.tint) >= leastApart,
+			far(first.tint, second.tint) >=
+				(first.level === 0 || second.level === 0 ? leastFromWhite : leastApart),
 		likely: ranked.map(({ level }) => level)
 	};
 }

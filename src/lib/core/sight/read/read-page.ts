@@ -23,7 +23,7 @@ export interface FieldRead {
 }
 
 /** White is looked for so many squares around: where whole squares are coloured further than where marks are. */
-const around = { marks: 2, colours: 3 };
+const around = { marks: 2, colours: 9 };
 
 /** What is filled in on a page of so many squares, by where its squares lie in the picture. */
 export function readPage(

@@ -115,10 +115,10 @@
 			>Next month</button
 		>
 	</div>
-	<table class="mt-5 w-full border-collapse">
+	<table class="mt-5 w-full table-fixed border-collapse">
 		<thead>
 			<tr class="border-b border-ink-soft text-left align-bottom">
-				<td></td>
+				<td class="w-20 sm:w-40"></td>
 				{#each columns as { plan }, index (index)}
 					<th scope="col" class="py-2 pr-4 font-serif text-lg font-medium">
 						{monthWords(plan.month)}
@@ -138,7 +138,7 @@
 						{#if typeof run !== 'string'}
 							<ul class="flex flex-wrap gap-2">
 								{#each spreadsOf(run) as spread (spread.left)}
-									<li style:width="{plan.notebook.pageMm.width / 1.25}px">
+									<li style:width="min(100%, {plan.notebook.pageMm.width / 1.25}px)">
 										<SpreadPicture
 											{plan}
 											{run}
