@@ -208,6 +208,7 @@ test('a notebook is measured in a photograph, which is looked at before it is ta
 		.click();
 	await page.getByRole('link', { name: 'Measure it with a ruler' }).click();
 	const measuring = page.getByRole('region', { name: 'Measure by photograph' });
+	await measuring.getByLabel('right page').check();
 	const file = measuring.getByLabel('Photograph', { exact: true });
 	await file.setInputFiles({
 		name: 'a.png',

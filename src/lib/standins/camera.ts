@@ -48,19 +48,25 @@ const radians = (degrees: number) => (degrees * Math.PI) / 180;
 /**
  * A photograph of a page as a telephone takes it: rays from the camera meet the table or the paper, which rises towards the
  * fold; a lens, light from one side, the shadow of a hand, glare, blur and noise. Of a page nothing is drawn on where no sheet
- * is given. Simulated; it shares nothing with what reads it.
+ * is given; with a `left` sheet both pages of the open spread are taken, lying across. Simulated; it shares nothing with what
+ * reads it.
  */
 export function photographed(
 	notebook: Notebook,
 	shot: Shot,
-	sheet: Sheet = drawnPage(notebook, shot.side, [], [], usualHand)
+	sheet: Sheet = drawnPage(notebook, shot.side, [], [], usualHand),
+	left?: Sheet
 ): Photograph {
 	const { width: pageWidth, height: pageHeight } = notebook.pageMm;
-	const [width, height] = [shot.width, Math.round((shot.width * 4) / 3)];
+	const [width, height] = [
+		shot.width,
+		Math.round(left ? (shot.width * 3) / 4 : (shot.width * 4) / 3)
+	];
+	const [across, middle] = left ? [2 * pageWidth, 0] : [pageWidth, pageWidth / 2];
 	const picture = new Float32Array(3 * width * height);
 	const away = distance * pageHeight;
 	// The page fills most of the picture, whichever way it is the fuller.
-	const focal = Math.min((0.8 * height) / pageHeight, (0.8 * width) / pageWidth) * away;
+	const focal = Math.min((0.8 * height) / pageHeight, (0.8 * width) / across) * away;
 	const [cosTurn, sinTurn] = [Math.cos(radians(shot.turn)), Math.sin(radians(shot.turn))];
 	const [tanLean, tanNod] = [Math.tan(radians(shot.lean)), Math.tan(radians(shot.nod))];
 	const random = seeded(shot.seed);
@@ -77,16 +83,16 @@ export function photographed(
 			const [rx, ry] = [du * cosTurn - dv * sinTurn, du * sinTurn + dv * cosTurn];
 			// The table leans by the camera's angles: the ray is longer where it is further away.
 			const reach = away / (1 - rx * tanLean - ry * tanNod);
-			let x = rx * reach + pageWidth / 2;
+			let x = rx * reach + middle;
 			let y = ry * reach + pageHeight / 2;
 			// What is higher is seen further out.
 			const lift = shot.curl * Math.exp(-Math.abs(x - foldX) / 18);
 			x -= rx * lift;
 			y -= ry * lift;
-			const [across, down] = [column / width, row / height];
-			const hand = shot.handShadow && across + 0.4 * down > handAt + 0.4 ? 1 - shot.handShadow : 1;
+			const [over, down] = [column / width, row / height];
+			const hand = shot.handShadow && over + 0.4 * down > handAt + 0.4 ? 1 - shot.handShadow : 1;
 			const light = (1 - shot.shade * (0.5 + (lightSide * u * focal) / width)) * hand;
-			const far = Math.hypot(across - glareAt[0], (down - glareAt[1]) * 1.3);
+			const far = Math.hypot(over - glareAt[0], (down - glareAt[1]) * 1.3);
 			const glare = 255 * (shot.glare ?? 0) * Math.exp(-((far / 0.09) ** 2));
 			const at = 3 * (row * width + column);
 			for (let channel = 0; channel < 3; channel++)
@@ -99,7 +105,8 @@ export function photographed(
 		const reachOver = Math.abs(x - foldX) > pageWidth;
 		if (y < 0 || y > pageHeight || off || (other && reachOver)) return shot.table;
 		const fold = 1 - 0.35 * Math.exp(-Math.abs(x - foldX) / 2.5);
-		return fold * (other ? otherPage : spot(sheet, x, y, channel));
+		if (!other) return fold * spot(sheet, x, y, channel);
+		return fold * (left ? spot(left, x + pageWidth, y, channel) : otherPage);
 	}
 
 	const soft = shot.blur > 0 ? boxed(picture, width, height, shot.blur) : picture;

@@ -4,6 +4,7 @@ import {
 	findingWords,
 	greyOf,
 	measurePage,
+	measureSpread,
 	piecesOf,
 	readPage,
 	seePage,
@@ -26,7 +27,8 @@ export type SightRequest =
 	| {
 			readonly kind: 'measure';
 			readonly picture: Blob;
-			readonly side: Side;
+			/** Which page is to be seen, or both of the open spread. */
+			readonly side: Side | 'both';
 			readonly pageMm: Notebook['pageMm'];
 	  }
 	| {
@@ -52,8 +54,11 @@ interface Size {
 	readonly height: number;
 }
 
-/** What was measured, and the size in pixels of the picture in which the dots are told. */
-export type Measured = Omit<MeasuredPage, 'warp'> & { readonly picture: Size };
+/** Pages that were measured, and the size in pixels of the picture in which their dots are told. */
+export interface Measured {
+	readonly pages: readonly Omit<MeasuredPage, 'warp'>[];
+	readonly picture: Size;
+}
 
 /** What was read on a page: the pages that it may be where several are ruled alike. */
 export interface ReadPicture {
@@ -88,7 +93,7 @@ export interface CheckedPicture {
 
 export type SightMessage =
 	| { readonly kind: 'progress'; readonly share: number }
-	| { readonly kind: 'measured'; readonly page: Measured }
+	| { readonly kind: 'measured'; readonly measured: Measured }
 	| { readonly kind: 'read'; readonly read: ReadPicture }
 	| { readonly kind: 'checked'; readonly checked: CheckedPicture }
 	| { readonly kind: 'refused'; readonly says: string };
@@ -106,10 +111,17 @@ async function answered(
 	if ('says' in picture) return { kind: 'refused', says: picture.says };
 	if (request.kind === 'measure') {
 		const grey = greyOf(picture.rgba, picture.width, picture.height);
-		const found = measurePage(grey, request.side, request.pageMm, progress);
+		const found =
+			request.side === 'both'
+				? measureSpread(grey, request.pageMm, progress)
+				: measurePage(grey, request.side, request.pageMm, progress);
 		if ('says' in found) return { kind: 'refused', says: found.says };
-		const { warp: _, ...page } = found;
-		return { kind: 'measured', page: { ...page, picture: sizeOf(picture) } };
+		const pages = 'left' in found ? [found.left, found.right] : [found];
+		return {
+			kind: 'measured',
+			// A map cannot be sent.
+			measured: { pages: pages.map(({ warp: _, ...page }) => page), picture: sizeOf(picture) }
+		};
 	}
 	return request.kind === 'read'
 		? readIn(request, picture, progress)

@@ -58,13 +58,13 @@
 	</ul>
 	<h2 id="camera" class="pt-4 pb-1 text-xl">A camera</h2>
 	<p>
-		Simulated photographs of an empty page of 28 × 40 squares, to try measuring with: the
-		{#each ['left', 'right'] as const as side, at (side)}
-			{at > 0 ? ' and the ' : ''}<a
+		Simulated photographs of empty pages of 28 × 40 squares, to try measuring with: the
+		{#each [['left', 'left page'], ['right', 'right page'], ['both', 'open spread']] as const as [side, name], at (side)}
+			{at > 0 ? (at > 1 ? ' and the ' : ', the ') : ''}<a
 				class="underline"
 				href="/standins/page.png?side={side}"
 				download
-				data-sveltekit-reload>{side} page</a
+				data-sveltekit-reload>{name}</a
 			>{/each}.
 	</p>
 	<p>

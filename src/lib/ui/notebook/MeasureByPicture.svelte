@@ -8,9 +8,9 @@
 	let { keeper }: { keeper: NotebookKeeper } = $props();
 
 	const notebook = $derived(keeper.notebook);
-	let side = $state<Side>('right');
+	let side = $state<Side | 'both'>('both');
 	let share = $state<number>();
-	let found = $state.raw<{ page: Measured; address: string }>();
+	let found = $state.raw<{ measured: Measured; address: string }>();
 	let refused = $state<string>();
 	let taken = $state(false);
 	let look: Look | undefined;
@@ -36,38 +36,61 @@
 		stop();
 		if (looked.kind === 'refused') refused = looked.says;
 		else if (looked.kind === 'measured')
-			found = { page: looked.page, address: URL.createObjectURL(picture) };
+			found = { measured: looked.measured, address: URL.createObjectURL(picture) };
 	}
 	$effect(() => stop);
 
 	const round = (mm: number, places = 2) => Number(mm.toFixed(places));
 	const known = (mm: number | undefined) => (mm === undefined ? 'not seen' : `${round(mm)} mm`);
-	const rows = $derived.by(() => {
-		if (!found) return [];
-		const { page } = found;
-		const margin = marginMm(notebook, page.side);
-		return [
-			['From dot to dot', `${round(page.pitchMm, 3)} mm`, `${round(notebook.pitchMm, 3)} mm`],
-			['Squares across', String(page.columns), String(notebook.columns)],
-			['Squares down', String(page.rows), String(notebook.rows)],
-			['First dot from the left edge', known(page.firstDot.x), known(margin.x)],
-			['First dot from the top edge', known(page.firstDot.y), known(margin.y)]
-		];
-	});
+	const pages = $derived(found?.measured.pages ?? []);
+	const dots = $derived(pages.flatMap((page) => page.dots));
+	/** Both pages of a spread have as many squares, or something was miscounted. */
+	const agree = $derived(
+		pages.every(({ columns, rows }) => columns === pages[0]?.columns && rows === pages[0]?.rows)
+	);
+	const pitchMm = $derived(
+		pages.reduce((sum, page) => sum + page.pitchMm, 0) / Math.max(1, pages.length)
+	);
+	const errorMm = $derived(Math.max(0, ...pages.map((page) => page.errorMm)));
+	const counts = (of: (page: (typeof pages)[number]) => number) => pages.map(of).join(' and ');
+	const rows = $derived([
+		['From dot to dot', `${round(pitchMm, 3)} mm`, `${round(notebook.pitchMm, 3)} mm`],
+		[
+			'Squares across',
+			agree ? `${pages[0]?.columns}` : counts(({ columns }) => columns),
+			String(notebook.columns)
+		],
+		[
+			'Squares down',
+			agree ? `${pages[0]?.rows}` : counts(({ rows }) => rows),
+			String(notebook.rows)
+		],
+		...pages.flatMap((page) => {
+			const margin = marginMm(notebook, page.side);
+			const of = pages.length > 1 ? `, ${page.side} page` : '';
+			return [
+				[`First dot from the left edge${of}`, known(page.firstDot.x), known(margin.x)],
+				[`First dot from the top edge${of}`, known(page.firstDot.y), known(margin.y)]
+			];
+		})
+	]);
 
 	/** The same fields that a ruler fills. */
-	function take({ page }: { page: Measured }) {
-		const { firstDot, lastDot } = page;
+	function take() {
+		const [first] = pages;
+		if (!first) return;
 		const own = (dot: { x?: number; y?: number }) => ({
 			...(dot.x === undefined ? {} : { x: round(dot.x) }),
 			...(dot.y === undefined ? {} : { y: round(dot.y) })
 		});
+		const sides = (of: (page: (typeof pages)[number]) => { x?: number; y?: number }) =>
+			Object.fromEntries(pages.map((page) => [page.side, own(of(page))]));
 		const change: Partial<Notebook> = {
-			pitchMm: round(page.pitchMm, 3),
-			columns: page.columns,
-			rows: page.rows,
-			marginsMm: { ...notebook.marginsMm, [page.side]: own(firstDot) },
-			farMarginsMm: { ...notebook.farMarginsMm, [page.side]: own(lastDot) }
+			pitchMm: round(pitchMm, 3),
+			columns: first.columns,
+			rows: first.rows,
+			marginsMm: { ...notebook.marginsMm, ...sides(({ firstDot }) => firstDot) },
+			farMarginsMm: { ...notebook.farMarginsMm, ...sides(({ lastDot }) => lastDot) }
 		};
 		keeper.change(change);
 		taken = true;
@@ -80,17 +103,18 @@
 >
 	<h2 class="text-2xl">Or measure by photograph</h2>
 	<p class="max-w-prose">
-		Lay the open book on something plain that is darker than the paper. Photograph one empty page
-		from straight above, with its outer, upper and lower edge in the picture. The picture stays on
-		this machine. Tried out on simulated photographs only: check the result with a ruler.
+		Lay the open book on something plain that is darker than the paper. Photograph the two empty
+		pages, or one of them, from straight above, with their outer, upper and lower edges in the
+		picture. The picture stays on this machine. Tried out on simulated photographs only: check the
+		result with a ruler.
 	</p>
 	<div class="flex flex-wrap items-end gap-3">
 		<fieldset class="flex gap-4">
-			<legend class="text-sm text-ink-soft">Which page</legend>
-			{#each ['left', 'right'] as const as one (one)}
+			<legend class="text-sm text-ink-soft">What is in the picture</legend>
+			{#each [['both', 'both pages'], ['left', 'left page'], ['right', 'right page']] as const as [one, label] (one)}
 				<label class="flex min-h-9 items-center gap-1.5">
 					<input type="radio" name="photographed" value={one} bind:group={side} />
-					{one} page
+					{label}
 				</label>
 			{/each}
 		</fieldset>
@@ -112,18 +136,18 @@
 		</p>
 	{/if}
 	{#if found}
-		{@const { page, address } = found}
+		{@const { measured, address } = found}
 		<div class="grid gap-6 lg:grid-cols-[1fr_26rem]">
 			<div class="relative max-w-xl">
 				<img class="block h-auto w-full" src={address} alt="The photograph that was measured" />
 				<svg
-					viewBox="0 0 {page.picture.width} {page.picture.height}"
+					viewBox="0 0 {measured.picture.width} {measured.picture.height}"
 					class="absolute inset-0 h-full w-full"
 					role="img"
-					aria-label="{page.dots.length} dots that were found"
+					aria-label="{dots.length} dots that were found"
 				>
 					<path
-						d={page.dots.map(({ x, y }) => `M${x - 4} ${y}a4 4 0 1 0 8 0a4 4 0 1 0 -8 0`).join('')}
+						d={dots.map(({ x, y }) => `M${x - 4} ${y}a4 4 0 1 0 8 0a4 4 0 1 0 -8 0`).join('')}
 						class="fill-none stroke-rubric"
 						stroke-width="1.4"
 					/>
@@ -149,14 +173,25 @@
 					</tbody>
 				</table>
 				<p class="text-sm text-ink-soft">
-					Lengths to an edge may be off by {round(page.errorMm)} mm. Are the rings on the dots, and on
-					all of them?
+					Lengths to an edge may be off by {round(errorMm)} mm. Are the rings on the dots, and on all
+					of them?
 				</p>
+				{#if !agree}
+					<p role="alert" class="border-l-4 border-caution bg-caution-ground px-3 py-2">
+						The two pages do not have as many squares as each other: something was miscounted. Take
+						another picture.
+					</p>
+				{/if}
 				<p>
-					<button class="button button-main" onclick={() => take({ page })}>Use these values</button
+					<button class="button button-main" disabled={!agree} onclick={take}
+						>Use these values</button
 					>
 				</p>
-				{#if taken}<p role="status">The {page.side} page is measured.</p>{/if}
+				{#if taken}
+					<p role="status">
+						{pages.length > 1 ? 'Both pages are' : `The ${pages[0]?.side} page is`} measured.
+					</p>
+				{/if}
 			</div>
 		</div>
 	{/if}

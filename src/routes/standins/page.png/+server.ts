@@ -4,6 +4,7 @@ import { presets } from '$lib/core/paper';
 import { onlyWithStandins } from '$lib/server/network/standins';
 import { photographOf } from '$lib/server/shelf/photographs';
 import { photographed, type Photograph } from '$lib/standins/camera';
+import { drawnPage, usualHand } from '$lib/standins/drawn-page';
 import type { RequestHandler } from './$types';
 
 /** As a telephone takes a page beside the book. */
@@ -27,13 +28,14 @@ export const GET: RequestHandler = async ({ url, locals }) => {
 		const page = Number(url.searchParams.get('page'));
 		const seed = `stand-in ${page}`;
 		const taken = { ...shot, seed, width: 1200 };
-		const asked = url.searchParams;
-		const how = { whole: asked.has('whole'), slip: asked.has('slip') };
+		const { searchParams } = url;
+		const how = { whole: searchParams.has('whole'), slip: searchParams.has('slip') };
 		const found = await photographOf(locals.store, locals.person, month, page, taken, how);
 		if (!found) error(404, `There is no page ${page} in this month.`);
 		return answer(found, `page-${page}.png`);
 	}
-	const side = url.searchParams.get('side') === 'left' ? 'left' : 'right';
+	const asked = url.searchParams.get('side');
+	const side = asked === 'left' ? 'left' : 'right';
 	const [preset] = presets;
 	if (!preset) throw new RangeError('there is no preset');
 	const notebook = {
@@ -43,6 +45,13 @@ export const GET: RequestHandler = async ({ url, locals }) => {
 		marginsMm: { left: { x: 3.4, y: 5.6 }, right: { x: 4.1, y: 5.2 } }
 	};
 	const seed = `stand-in ${side}`;
+	if (asked === 'both') {
+		const [right, left] = (['right', 'left'] as const).map((one) =>
+			drawnPage(notebook, one, [], [], usualHand)
+		);
+		const open = { ...shot, side: 'right' as const, seed: 'stand-in open', width: 1700 };
+		return answer(photographed(notebook, open, right, left), 'pages.png');
+	}
 	return answer(photographed(notebook, { ...shot, side, seed, width: 900 }), `page-${side}.png`);
 };
 

@@ -1,8 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { photographed, truthOf, type Shot } from '../../../standins/camera';
+import { drawnPage, usualHand } from '../../../standins/drawn-page';
 import { presets, type Notebook, type Side } from '../../paper';
 import { greyOf } from '../picture/image';
 import { measurePage } from './measure-page';
+import { measureSpread } from './measure-spread';
 
 const plain: Shot = {
 	side: 'right',
@@ -62,6 +64,32 @@ describe('a page is measured in a photograph', () => {
 			for (const axis of ['x', 'y'] as const)
 				expect(Math.abs((own[axis] ?? NaN) - wanted[axis]), axis).toBeLessThan(0.25);
 		expect(found.warp.error).toBeLessThan(0.5);
+	});
+
+	test('both pages of an open spread, each by its own dots', () => {
+		const notebook = book(0);
+		const sheets = (['right', 'left'] as const).map((side) =>
+			drawnPage(notebook, side, [], [], usualHand)
+		);
+		const shot = { ...plain, seed: 'spread', width: 1700, lean: 2, turn: 1, curl: 2 };
+		const { rgba, width, height } = photographed(notebook, shot, ...sheets);
+		const found = measureSpread(greyOf(rgba, width, height), notebook.pageMm);
+		if ('says' in found) throw new Error(found.says);
+		for (const side of ['left', 'right'] as const) {
+			const { columns, rows, pitchMm, firstDot, dots } = found[side];
+			expect({ columns, rows }).toEqual({ columns: notebook.columns, rows: notebook.rows });
+			expect(Math.abs(pitchMm - notebook.pitchMm)).toBeLessThan(0.01);
+			const { first } = truthOf(notebook, side);
+			for (const axis of ['x', 'y'] as const)
+				expect(Math.abs((firstDot[axis] ?? NaN) - first[axis]), `${side} ${axis}`).toBeLessThan(
+					0.25
+				);
+			expect(dots.every(({ x }) => x < width / 2 === (side === 'left'))).toBe(true);
+		}
+		const { rgba: single } = photographed(notebook, { ...plain, seed: 'one', table: 240 });
+		expect(
+			measureSpread(greyOf(single.fill(200), plain.width, (plain.width * 4) / 3), notebook.pageMm)
+		).toMatchObject({ says: expect.stringContaining('fold') });
 	});
 
 	test('a table as light as the paper has no edge, and that is said with what would help', () => {
