@@ -12,6 +12,7 @@ const lights: readonly (readonly [string, Partial<Shot>])[] = [
 	['shadow of a hand', { handShadow: 0.4 }],
 	['light from the side, curled', { shade: 0.5, curl: 6 }],
 	['grain', { noise: 7 }],
+	['on a checked cloth', { cloth: { everyMm: 8, grey: 150, checked: true } }],
 	['glare', { glare: 0.7 }],
 	['blurred', { blur: 1 }]
 ];

@@ -28,6 +28,8 @@ export interface Shot {
 	readonly barrel: number;
 	/** How much darker the shadow of a hand is, 0 to 1. */
 	readonly handShadow?: number;
+	/** A cloth on the table with lines of another grey, so many mm apart; checked ones run both ways. */
+	readonly cloth?: { readonly everyMm: number; readonly grey: number; readonly checked: boolean };
 	/** How strongly a lamp is mirrored, 0 to 1. */
 	readonly glare?: number;
 }
@@ -103,10 +105,18 @@ export function photographed(
 		const other = shot.side === 'left' ? x > pageWidth : x < 0;
 		const off = shot.side === 'left' ? x < 0 : x > pageWidth;
 		const reachOver = Math.abs(x - foldX) > pageWidth;
-		if (y < 0 || y > pageHeight || off || (other && reachOver)) return shot.table;
+		if (y < 0 || y > pageHeight || off || (other && reachOver)) return tableAt(x, y);
 		const fold = 1 - 0.35 * Math.exp(-Math.abs(x - foldX) / 2.5);
 		if (!other) return fold * spot(sheet, x, y, channel);
 		return fold * (left ? spot(left, x + pageWidth, y, channel) : otherPage);
+	}
+
+	function tableAt(x: number, y: number): number {
+		const { cloth, table } = shot;
+		if (!cloth) return table;
+		const onLine = (along: number) =>
+			Math.abs(along / cloth.everyMm - Math.round(along / cloth.everyMm)) < 0.09;
+		return onLine(x) || (cloth.checked && onLine(y)) ? cloth.grey : table;
 	}
 
 	const soft = shot.blur > 0 ? boxed(picture, width, height, shot.blur) : picture;

@@ -18,14 +18,13 @@ export interface Candidate {
 }
 
 /** What a picture shows: pages that are ruled alike, where they lie, and how well they agree with it, up to 1. */
-export interface Found {
+export interface Found extends Agreement {
 	readonly pages: readonly number[];
 	readonly placement: Placement;
 	/** Unit edges of the picture, as far as they tell of a page that lies so. */
 	readonly drawn: DrawnEdges;
-	readonly score: number;
-	/** Unit edges that are drawn and not planned, or planned and not drawn. */
-	readonly errors: number;
+	/** The same page elsewhere in the picture, where it agrees second best: of a part of it there may be no telling which. */
+	readonly elsewhere?: Agreement;
 }
 
 /** With a lower agreement a page is not taken for found. */
@@ -33,8 +32,15 @@ export const leastScore = 0.65;
 /** The next other layout agrees so much less, or has so many more errors and so many times as many. */
 const lead = { score: 0.1, errors: 15, times: 3 };
 
-/** Whether a picture shows one page rather than another, beyond what chance does. */
-export function isAhead(first: Found, second: Found): boolean {
+/** How well something agrees with a picture. */
+export interface Agreement {
+	readonly score: number;
+	/** Unit edges that are drawn and not planned, or planned and not drawn. */
+	readonly errors: number;
+}
+
+/** Whether a picture shows one thing rather than another, beyond what chance does. */
+export function isAhead(first: Agreement, second: Agreement): boolean {
 	return (
 		first.score - second.score >= lead.score ||
 		(second.errors - first.errors >= lead.errors && second.errors >= lead.times * first.errors)
@@ -116,7 +122,9 @@ export function placements(
 						};
 						const found = agreement(seen, planned, placement);
 						if (!best || found.score > best.score)
-							best = { pages, placement, drawn: seen, ...found };
+							best = { pages, placement, drawn: seen, elsewhere: best, ...found };
+						else if (!best.elsewhere || found.score > best.elsewhere.score)
+							best = { ...best, elsewhere: found };
 					}
 			}
 			return best ? [best] : [];

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { aprilAlbum, counted, exposed, type Album } from '../../../../../tests/support/album';
 import type { Shot } from '../../../standins/camera';
 import type { Penmanship } from '../../../standins/drawn-page';
-import { turnedBy } from '../../../standins/camera';
+import { turnedBy, type Photograph } from '../../../standins/camera';
 import { readPage } from './read-page';
 import { seePage } from '../find/see-page';
 
@@ -36,6 +36,12 @@ describe('what was filled in is read from a photograph', () => {
 			{ seed: 'd', handShadow: 0.4 },
 			{ fills: 'coloured' }
 		],
+		[
+			'on a checked cloth',
+			98,
+			{ seed: 'p', width: 800, cloth: { everyMm: 8, grey: 150, checked: true } },
+			{}
+		],
 		['states by the page’s own key', 99, { seed: 'e', shade: 0.4 }, {}],
 		['hours of sleep', 100, { seed: 'f', width: 1100 }, {}],
 		['bars of steps, a little blurred', 101, { seed: 'g', width: 1100, blur: 1 }, {}]
@@ -51,6 +57,34 @@ describe('what was filled in is read from a photograph', () => {
 		expect(seen.placement.turn).toBe(1);
 		expect(wrong).toEqual([]);
 		expect(right).toBeGreaterThan(160);
+	});
+
+	/** The upper part of a photograph. */
+	const upper = ({ width, height, rgba }: Photograph, share: number) => ({
+		width,
+		height: Math.round(share * height),
+		rgba
+	});
+
+	test('of half a page what is seen is read, and the rest is left', () => {
+		const exposure = exposed(album, 101, { seed: 'q', width: 900 });
+		const half = upper(exposure.photograph, 0.6);
+		const { plan, known } = album;
+		const seen = seePage(half, plan.notebook, known);
+		if ('says' in seen) throw new Error(seen.says);
+		const own = known.find((one) => one.page === 101);
+		const fields = readPage(half, seen, plan.notebook, own?.fields ?? [], own?.marks ?? []);
+		const { right, wrong } = counted(fields, exposure);
+		expect(wrong).toEqual([]);
+		expect(right).toBeGreaterThan(10);
+		expect(fields.filter(({ shown }) => shown.kind === 'hidden').length).toBeGreaterThan(5);
+	});
+
+	test('half of a page that repeats itself fits in two places, and is refused', () => {
+		const { photograph } = exposed(album, 98, { seed: 'r', width: 900 });
+		expect(seePage(upper(photograph, 0.55), album.plan.notebook, album.known)).toMatchObject({
+			says: expect.stringMatching(/fits in more than one place|None of this month/)
+		});
 	});
 
 	test('words are not read, but asked for', () => {
