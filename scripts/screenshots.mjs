@@ -124,7 +124,6 @@ await picture('books', '/notebooks', {
 await picture('measure', `${book}/measure`, {
 	act: (page) => page.getByLabel('length of 20 squares').focus()
 });
-await picture('hand', '/notebooks/hand');
 await picture('lettering', '/notebooks/lettering', {
 	act: (page) => page.getByLabel('Word', { exact: true }).fill('SEPTEMBER')
 });
