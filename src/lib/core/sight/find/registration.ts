@@ -23,8 +23,15 @@ export interface Found extends Agreement {
 	readonly placement: Placement;
 	/** Unit edges of the picture, as far as they tell of a page that lies so. */
 	readonly drawn: DrawnEdges;
-	/** The same page elsewhere in the picture, where it agrees second best: of a part of it there may be no telling which. */
+	/** Whether dots of only a part of the page were found. */
+	readonly partial: boolean;
+	/** The same page elsewhere in the picture, where it agrees second best. */
 	readonly elsewhere?: Agreement;
+}
+
+/** Whether a part of a page is seen that may as well be another part of it. */
+export function isElsewhere({ partial, elsewhere, ...first }: Found): boolean {
+	return partial && elsewhere !== undefined && !isAhead(first, elsewhere);
 }
 
 /** With a lower agreement a page is not taken for found. */
@@ -113,6 +120,7 @@ export function placements(
 			for (const turn of turns) {
 				const [wide, high] = turn % 2 === 1 ? [rows, columns] : [columns, rows];
 				const seen = endedFor(drawn, lattice, wide, high);
+				const partial = wide - lattice.columns > mostLost || high - lattice.rows > mostLost;
 				for (const dx of shifts(lattice.columns, wide))
 					for (const dy of shifts(lattice.rows, high)) {
 						const placement: Placement = {
@@ -122,7 +130,7 @@ export function placements(
 						};
 						const found = agreement(seen, planned, placement);
 						if (!best || found.score > best.score)
-							best = { pages, placement, drawn: seen, elsewhere: best, ...found };
+							best = { pages, placement, drawn: seen, partial, elsewhere: best, ...found };
 						else if (!best.elsewhere || found.score > best.elsewhere.score)
 							best = { ...best, elsewhere: found };
 					}

@@ -9,6 +9,7 @@ import { netOf } from '../grid/net';
 import {
 	inLattice,
 	isAhead,
+	isElsewhere,
 	leastScore,
 	placements,
 	type Candidate,
@@ -79,7 +80,7 @@ export function seePage(
 		return {
 			says: `None of this month’s pages is drawn like this${first ? ` (the nearest is page ${first.pages[0]}, at ${Math.round(100 * first.score)} of 100)` : ''}. Is it another page, or not finished yet? ${helpFor(grey)}`
 		};
-	if (first.elsewhere && !isAhead(first, first.elsewhere))
+	if (isElsewhere(first))
 		return {
 			says: `This is a part of page ${first.pages[0]} that fits in more than one place of it. Take the whole page.`
 		};
