@@ -59,7 +59,7 @@ export async function photographOf(
 	const kept = new Map(
 		(await store.records.ofMonth(monthId)).map((entry) => [entryKey(entry), entry.value])
 	);
-	const random = seeded(`${monthId} ${page}`);
+	const random = seeded(`${month.record.month} ${page}`);
 	const filled = pageFields(plan, run, page).map(({ wish, field }) => {
 		const known = kept.get(entryKey({ wish, about: subjectKey(field.about) }));
 		return { field, value: known ?? (how.whole ? invented(field, random) : '') };
