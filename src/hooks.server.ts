@@ -5,7 +5,7 @@ import { goneSignal } from '$lib/server/network/gone';
 import { refuse, safeHeaders } from '$lib/server/network/guard';
 import { problem } from '$lib/server/answer/problem';
 import { deviceCookie, sharedBy } from '$lib/server/network/shared';
-import { clearUnfinished, copyNightly, databasePath } from '$lib/server/shelf/copies';
+import { clearForgotten, clearUnfinished, copyNightly, databasePath } from '$lib/server/shelf/copies';
 import { openStore, type Store } from '$lib/server/shelf/store';
 import { asProblem, inOneShape, told } from '$lib/server/shelf/troubles';
 
@@ -17,6 +17,7 @@ export const init: ServerInit = async () => {
 	// However the process ends, everything is in the one file.
 	process.once('exit', () => opened.close());
 	if (process.env.HORARIUM_DEMO) await loadDemo(opened);
+	await clearForgotten(opened, databasePath());
 	copyNightly(opened, databasePath());
 	store = opened;
 };

@@ -1,9 +1,12 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest';
 import type { Browser, Page } from 'playwright';
+import { startApp } from './app';
 import { launch, openWindow } from './chromium';
 import { onStage, saved, visit } from './stage';
 
 const stage = onStage('/months');
+/** Another address of this machine, as one on a network would be. */
+const telephoneSees = '127.0.0.3';
 /** Looking at pictures runs long: in a browser that compiles well, as people have it. */
 let browser: Browser;
 let page: Page;
@@ -112,6 +115,76 @@ function minutesApart(one: string, other: string): number {
 	);
 	return Math.max(...[0, 1].map((at) => Math.abs((ends[0]?.[at] ?? NaN) - (ends[1]?.[at] ?? NaN))));
 }
+
+test('a photograph is kept with what it says, seen when one looks back and in its book, deleted and brought back', async () => {
+	const month = await april();
+	await visit(page, `${month}/keep?way=picture`);
+	await page.getByLabel('Keep the photographs too').check();
+	const picture = await photograph(month, 99);
+	await page.getByLabel('Choose photographs of pages').setInputFiles([picture]);
+	const read = page.getByRole('region', { name: picture.name });
+	await read.getByRole('heading', { name: 'Page 99: Weather inside' }).waitFor();
+	await answerAll(page);
+	await read.getByRole('button', { name: /^(Keep|Nothing new)/ }).click();
+	await read.getByRole('link', { name: 'kept with them' }).click();
+	const onPaper = page.getByRole('region', { name: 'On paper' });
+	const kept = onPaper.getByRole('img', { name: 'Page 99, Weather inside' });
+	await kept.scrollIntoViewIfNeeded();
+	const address = new URL((await kept.getAttribute('src')) ?? '', page.url());
+	expect(Buffer.from(await (await fetch(address)).arrayBuffer())).toEqual(picture.buffer);
+
+	await onPaper.getByRole('button', { name: 'Delete the photograph of page 99' }).click();
+	await expect.poll(() => onPaper.count()).toBe(0);
+	await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+	await kept.waitFor();
+
+	await page
+		.getByRole('link', { name: /^Books/ })
+		.first()
+		.click();
+	await page
+		.getByRole('link', { name: /Ferry log/ })
+		.first()
+		.click();
+	await page.getByRole('img', { name: 'Page 99, April 2027' }).waitFor();
+});
+
+test('a picture that a telephone takes lies on the desk’s screen a moment later', async () => {
+	const desk = await startApp('demo', telephoneSees);
+	const telephone = await browser.newContext();
+	try {
+		const shared = `http://${telephoneSees}:${new URL(desk.address).port}`;
+		await visit(page, `${desk.address}/notebooks/tablet`);
+		await page.getByRole('button', { name: 'Show a code' }).click();
+		const code = ((await page.getByTestId('code').textContent()) ?? '').replaceAll(/\s/g, '');
+		const there = await telephone.newPage();
+		await there.goto(`${shared}/pair?code=${code}`);
+		await there.getByLabel('What this device is called').fill('Telephone');
+		await there.getByRole('button', { name: 'Pair' }).click();
+		await there.waitForURL((url) => url.pathname !== '/pair');
+
+		await visit(page, `${desk.address}/months`);
+		const month = await page
+			.getByRole('link', { name: /^April 2027/ })
+			.first()
+			.getAttribute('href');
+		await visit(page, `${desk.address}${month}/keep?way=picture`);
+		await visit(there, `${shared}${month}/keep?way=picture`);
+		const id = month?.split('/').at(-1);
+		const taken = await fetch(`${desk.address}/standins/page.png?month=${id}&page=100`);
+		await there.getByLabel('Photograph for the desk’s screen').setInputFiles({
+			name: 'IMG_0001.png',
+			mimeType: 'image/png',
+			buffer: Buffer.from(await taken.arrayBuffer())
+		});
+		await there.getByText('One picture handed over.').waitFor();
+		const picture = page.getByRole('region', { name: 'from the other device' });
+		await picture.getByRole('heading', { name: 'Page 100: Sleep' }).waitFor();
+	} finally {
+		await telephone.close();
+		await desk.stop();
+	}
+});
 
 test('a page with a line that is not where it belongs is found out, and the right ones are ticked', async () => {
 	const month = await april();

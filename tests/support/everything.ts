@@ -11,12 +11,13 @@ export async function archiveOf(store: Store): Promise<Uint8Array> {
 	return new Uint8Array(await buffer(store.packed()));
 }
 
-/** All that a store holds: tables by name, as its archive has them, and its font files. */
+/** All that a store holds: tables by name, as its archive has them, its font files and photographs. */
 export async function everythingIn(store: Store): Promise<Record<string, JsonRow[] | string>> {
 	const parts = unzipSync(await archiveOf(store));
 	return Object.fromEntries(
 		Object.entries(parts).flatMap(([path, bytes]): [string, JsonRow[] | string][] => {
-			if (path.startsWith('fonts/')) return [[path, Buffer.from(bytes).toString('base64')]];
+			if (/^(fonts|photographs)\//.test(path))
+				return [[path, Buffer.from(bytes).toString('base64')]];
 			const table = /^tables\/(.+)\.json$/.exec(path)?.[1];
 			return table ? [[table, rowsIn(parts, path)]] : [];
 		})

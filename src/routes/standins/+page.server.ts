@@ -1,5 +1,5 @@
 import { onlyWithStandins } from '$lib/server/network/standins';
-import { photographable } from '$lib/server/shelf/photographs';
+import { photographable } from '$lib/server/shelf/simulated-photographs';
 import { monthWords } from '$lib/ui/words';
 import { bandDays, banks, behave, behaviour, printerStatus, putTapeIn } from '$lib/standins';
 import type { Actions, PageServerLoad } from './$types';

@@ -16,7 +16,9 @@ import {
 import { often } from '../../../../tests/support/effort';
 import { readPdf } from '../../../../tests/support/read-pdf';
 import { openDatabase } from '../keep/database';
+import { keepPhotograph, photographsBeside } from '../keep/photograph-files';
 import {
+	clearForgotten,
 	clearUnfinished,
 	copiesOf,
 	copyBefore,
@@ -84,12 +86,27 @@ const hebrew = () =>
 		'node_modules/@fontsource/noto-sans-hebrew/files/noto-sans-hebrew-hebrew-400-normal.woff'
 	);
 
+/** The smallest PNG there is. */
+const photograph = Buffer.from(
+	'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNgAAAAAgABSK+kcQAAAABJRU5ErkJggg==',
+	'base64'
+);
+
+/** What of everything stands in the database itself, and not beside it. */
+function inDatabase<T>(everything: Record<string, T>): Record<string, T> {
+	return Object.fromEntries(
+		Object.entries(everything).filter(([path]) => !path.startsWith('photographs/'))
+	);
+}
+
 async function filled(): Promise<void> {
 	await loadDemo(store);
 	await store.person.setYearly([{ month: 12, day: 24, text: 'Grandmother’s birthday' }]);
 	await store.person.setPrinter('cabin', { acrossMm: 99.5, downMm: 100 });
 	await store.fonts.add('signs', 'hand', [[0x5d0, 0x5ea]], await hebrew());
 	const [month] = await store.months.all();
+	const picture = keepPhotograph(photographsBeside(path), photograph);
+	if (picture) await store.photographs.add(month?.id ?? '', 62, picture);
 	await store.makings.add(month?.id ?? '', { done: [{ id: '62 rule', at: 1 }], moved: [] });
 	const record = await store.months.find(month?.id ?? '');
 	if (!record) throw new Error('no month');
@@ -284,7 +301,7 @@ describe('everything in one file', () => {
 		// Whoever changes a table gives archives another version, and writes its columns down here.
 		const columns = tables.map(({ name, columns }) => `${name}: ${Object.keys(columns).join(' ')}`);
 		expect({ version, columns }).toEqual({
-			version: 2,
+			version: 3,
 			columns: [
 				'notebook: id name content revision created_at deleted_at',
 				'month: id notebook_id month week_start aim sizes titles theme lately drawn cuts revision created_at deleted_at',
@@ -292,6 +309,7 @@ describe('everything in one file', () => {
 				'month_past: month_id revision left_at content',
 				'month_making: month_id content',
 				'entry: month_id wish about holds value',
+				'photograph: id month_id page hash type created_at deleted_at',
 				'month_set: id name content created_at deleted_at',
 				'own_kind: id name content created_at deleted_at',
 				'own_font: id name used_for letters file created_at deleted_at',
@@ -299,6 +317,75 @@ describe('everything in one file', () => {
 				'printer: id name across_mm down_mm'
 			]
 		});
+	});
+
+	test('a photograph lies beside the database, not in it, and comes back from an archive as it was', async () => {
+		await filled();
+		const [month] = await store.months.all();
+		const ids = [month?.id ?? ''];
+		const [kept] = await store.photographs.ofMonths(ids);
+		const file = await archiveOf(store);
+		const other = freshPath('db');
+		const into = await openStore(other);
+		try {
+			await take(into, file, 'merge');
+			expect(await into.photographs.ofMonths(ids)).toEqual([kept]);
+			expect(await readFile(join(photographsBeside(other), kept?.hash ?? ''))).toEqual(photograph);
+		} finally {
+			into.close();
+		}
+		const copy = freshPath('db');
+		await store.copyTo(copy);
+		expect((await readFile(copy)).includes(photograph)).toBe(false);
+	});
+
+	test('a photograph that is missing, damaged, or not what its row says is left out, and everything else is taken', async () => {
+		await filled();
+		const whole = unzipSync(await archiveOf(store));
+		const path = Object.keys(whole).find((name) => name.startsWith('photographs/')) ?? '';
+		const { [path]: _, ...without } = whole;
+		const page = strToU8('<script>alert(1)</script>');
+		const odd: [Uint8Array, RegExp][] = [
+			[zipSync(without), /not in the file/],
+			[zipSync({ ...whole, [path]: page }), /another one/],
+			[zipSync({ ...whole, [path]: photograph.subarray(0, 60) }), /another one/],
+			[
+				withRows(whole, 'photograph', (rows) => rows.map((row) => ({ ...row, type: 'text/html' }))),
+				/another one/
+			],
+			[
+				withRows(whole, 'photograph', (rows) =>
+					rows.map((row) => ({ ...row, hash: '../test.db' }))
+				),
+				/not in the file/
+			]
+		];
+		for (const [bytes, reason] of odd) {
+			const { left } = await unpacked(bytes);
+			expect(left).toMatchObject([{ what: 'photograph', name: 'page 62' }]);
+			expect(left[0]?.reason).toMatch(reason);
+		}
+	});
+
+	test('a deleted photograph can be brought back for thirty days, and its file goes after them', async () => {
+		await filled();
+		const [month] = await store.months.all();
+		const ids = [month?.id ?? ''];
+		const [kept] = await store.photographs.ofMonths(ids);
+		const file = join(photographsBeside(path), kept?.hash ?? '');
+		const inDays = (days: number) => new Date(Date.now() + days * 86_400_000);
+		await clearForgotten(store, path, inDays(400));
+		await store.photographs.setDeleted(kept?.id ?? '', true);
+		expect(await store.photographs.ofMonths(ids)).toEqual([]);
+		await clearForgotten(store, path, inDays(29));
+		await store.photographs.setDeleted(kept?.id ?? '', false);
+		expect(await store.photographs.ofMonths(ids)).toEqual([kept]);
+		expect(await readFile(file)).toEqual(photograph);
+		await store.photographs.setDeleted(kept?.id ?? '', true);
+		await clearForgotten(store, path, inDays(31));
+		await expect(readFile(file)).rejects.toThrow('ENOENT');
+		await store.photographs.setDeleted(kept?.id ?? '', false);
+		expect(await store.photographs.ofMonths(ids)).toEqual([]);
 	});
 
 	test('what is broken, foreign, huge or hostile is refused with its place', async () => {
@@ -336,6 +423,8 @@ describe('everything in one file', () => {
 			bytes[place] = (bytes[place] ?? 0) ^ (1 << (at % 8));
 			const read = await unpacked(bytes).catch(() => undefined);
 			if (!read) continue;
+			// A damaged picture is left out, and told.
+			if (read.left.every(({ what }) => what === 'photograph') && read.left.length > 0) continue;
 			expect(read.left).toEqual([]);
 			const brought = await openStore(read.into);
 			expect(await everythingIn(brought), `bit ${at % 8} of byte ${place}`).toEqual(here);
@@ -366,7 +455,7 @@ describe('copies beside the database', () => {
 
 	test('a copy a day, of its beginning; the last seven are kept', async () => {
 		await filled();
-		const before = await everythingIn(store);
+		const before = inDatabase(await everythingIn(store));
 		for (let day = 1; day <= 9; day++) await copyOfDay(store, path, at(day));
 		await store.person.setYearly([]);
 		await copyOfDay(store, path, at(9, 20));
@@ -374,7 +463,7 @@ describe('copies beside the database', () => {
 		expect(copies.map(({ day }) => day.slice(-1)).join('')).toBe('9876543');
 		for (const { file } of copies) {
 			const copy = await openStore(copyPath(path, file) ?? '');
-			expect(await everythingIn(copy)).toEqual(before);
+			expect(inDatabase(await everythingIn(copy))).toEqual(before);
 			copy.close();
 		}
 		expect(copyPath(path, '../test.db')).toBeUndefined();

@@ -1,3 +1,5 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import { sql } from 'kysely';
 import { ZipFile } from 'yazl';
@@ -10,7 +12,7 @@ import { rowsOf } from './rows';
 import { shapeOf, tables, type Cell, type Row, type TableName } from './tables';
 
 /** Everything that is kept in one file: a ZIP of this version. It goes up with every change of `tables`. */
-export const version = 2;
+export const version = 3;
 export const format = 'horarium/shelf';
 
 /** ZIP knows no earlier time; with one that never changes the same content gives the same bytes. */
@@ -20,6 +22,7 @@ const pieceLength = 64 * 1024;
 
 export const headPath = 'horarium.json';
 export const fontPath = (id: string) => `fonts/${id}`;
+export const photographPath = (hash: string) => `photographs/${hash}`;
 export const tablePath = (name: TableName) => `tables/${name}.json`;
 
 /** A file of an archive, by its path in it. */
@@ -29,10 +32,14 @@ export interface DrawnFile {
 }
 
 /**
- * Everything that is kept as the bytes of a ZIP: tables as JSON, fonts as they are, records as CSV for other programs, and what
- * was drawn of the months. It is read from the database as the bytes are taken, so the database must not change meanwhile.
+ * Everything that is kept as the bytes of a ZIP: tables as JSON, fonts as they are, records as CSV for other programs, what
+ * was drawn of the months, and the photographs that lie in a folder. It is read from the database as the bytes are taken, so the database must not change meanwhile.
  */
-export function packShelf(db: Db, drawn: AsyncIterable<DrawnFile> = none()): Readable {
+export function packShelf(
+	db: Db,
+	photographs: string,
+	drawn: AsyncIterable<DrawnFile> = none()
+): Readable {
 	const zip = new ZipFile();
 	const packed = new PassThrough();
 	zip.outputStream.pipe(packed);
@@ -55,6 +62,11 @@ export function packShelf(db: Db, drawn: AsyncIterable<DrawnFile> = none()): Rea
 			add(fontPath(id), () => fontBytes(db, id));
 		for (const [path, monthId, wish] of await recordFiles(db))
 			add(path, () => recordText(db, monthId, wish));
+		for (const hash of await hashesOf(db)) {
+			const file = join(photographs, hash);
+			if (existsSync(file))
+				zip.addFile(file, photographPath(hash), { ...options, compress: false });
+		}
 		for await (const { path, bytes } of drawn) zip.addBuffer(Buffer.from(bytes), path, options);
 		zip.end();
 	})().catch(fail);
@@ -97,6 +109,16 @@ function withoutBytes(row: Row, table: TableName): Record<string, Cell> {
 			columns[column] === 'bytes' ? fontPath(String(row.id)) : value
 		])
 	);
+}
+
+async function hashesOf(db: Db): Promise<string[]> {
+	const rows = await db
+		.selectFrom('photograph')
+		.select('hash')
+		.distinct()
+		.orderBy('hash')
+		.execute();
+	return rows.map(({ hash }) => hash);
 }
 
 async function* fontBytes(db: Db, id: string): AsyncGenerator<Uint8Array> {

@@ -29,7 +29,7 @@ const tableOf: Readonly<Record<SetAside['what'], TableName>> = {
 };
 
 /** Tables whose rows belong to a month. */
-const ofMonths = ['wish', 'month_past', 'month_making', 'entry'] as const;
+const ofMonths = ['wish', 'month_past', 'month_making', 'entry', 'photograph'] as const;
 
 /**
  * Takes out of a database all that the rest of the program could not read, by the same readers: one broken month must not keep

@@ -9,6 +9,7 @@ export type TableName =
 	| 'month_past'
 	| 'month_making'
 	| 'entry'
+	| 'photograph'
 	| 'month_set'
 	| 'own_kind'
 	| 'own_font'
@@ -81,6 +82,19 @@ export const tables: readonly TableShape[] = [
 		key: ['month_id', 'wish', 'about'],
 		columns: { month_id: 'text', wish: 'text', about: 'text', holds: 'text', value: 'text' },
 		always: true
+	},
+	{
+		name: 'photograph',
+		key: ['id'],
+		columns: {
+			id: 'text',
+			month_id: 'text',
+			page: 'number',
+			hash: 'text',
+			type: 'text',
+			...dated
+		},
+		always: false
 	},
 	{
 		name: 'month_set',

@@ -108,14 +108,13 @@ async function changedMonths(db: Kysely<Tables>): Promise<{ id: string; revision
 
 /** Takes away what is not in the brought database, but for what could not be read of it. */
 async function clear(tx: Transaction<Tables>, left: readonly Left[]): Promise<void> {
-	for (const { name, key } of tables.toReversed()) {
+	for (const { name, key, columns } of tables.toReversed()) {
 		const kept = left.flatMap(({ what, id }) => (what === name && id !== undefined ? [id] : []));
 		const months = left.flatMap(({ what, id }) => (what === 'month' && id ? [id] : []));
-		const stays = key.includes('month_id')
-			? sql`month_id in (${idList(months)})`
-			: key.includes('id')
-				? sql`id in (${idList(kept)})`
-				: sql`false`;
+		const ofKept = columns.month_id ? sql`month_id in (${idList(months)})` : sql`false`;
+		const isKept =
+			key.includes('id') && name !== 'wish' ? sql`id in (${idList(kept)})` : sql`false`;
+		const stays = sql`${ofKept} or ${isKept}`;
 		// Months and notebooks that come back keep what tells how often they were changed.
 		const needed =
 			name === 'month'

@@ -6,6 +6,7 @@ import { fontPath, format, headPath, tablePath, version } from './pack';
 import { leaveUnreadable, type Left } from './readable';
 import { inPortions, insertRows } from './rows';
 import { cellFault, tables, type Cell, type Row, type TableShape } from './tables';
+import { unpackPhotographs } from './unpack-photographs';
 import { openZip, type OpenZip } from './zip-file';
 
 /** The largest archive that is taken. */
@@ -14,7 +15,8 @@ export const mostFileBytes = 2 * 1024 ** 3;
 const mostFontBytes = 25 * 1024 * 1024;
 const mostHeadBytes = 1024 * 1024;
 
-const taken = /^(horarium\.json|tables\/[a-z_]+\.json|fonts\/[0-9a-f-]{1,40})$/;
+const taken =
+	/^(horarium\.json|tables\/[a-z_]+\.json|fonts\/[0-9a-f-]{1,40}|photographs\/[0-9a-f]{64})$/;
 
 /**
  * Reads an archive that `packShelf` made, by this version or an earlier one, into a new database of its own. What cannot be
@@ -33,7 +35,8 @@ export async function unpackShelf(file: string, into: string): Promise<readonly 
 			await sql`PRAGMA synchronous = OFF`.execute(db);
 			const left: Left[] = unknownTables(zip);
 			for (const shape of tables) left.push(...(await unpackTable(zip, db, shape, counts)));
-			return [...left, ...(await leaveUnreadable(db))];
+			left.push(...(await leaveUnreadable(db)));
+			return [...left, ...(await unpackPhotographs(zip, db, into))];
 		} finally {
 			close();
 		}

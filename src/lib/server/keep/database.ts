@@ -4,6 +4,7 @@ import { dirname } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
 import { Kysely, Migrator, type ColumnType, type Migration } from 'kysely';
 import { partOf, removePart } from './part-files';
+import type { PhotographType } from './photograph-files';
 import type { FontUse } from '../answer/fonts';
 import { migrations } from './migrations';
 import { FileDialect, openFile, type SqliteFile } from './sqlite';
@@ -94,6 +95,16 @@ export interface Tables {
 	month_making: { month_id: string; content: string };
 	/** What was filled in; checked when it is written. */
 	entry: { month_id: string; wish: string; about: string; holds: Holds; value: string };
+	/** A photograph of a page; its file lies beside the database under its hash. */
+	photograph: {
+		id: string;
+		month_id: string;
+		page: number;
+		hash: string;
+		type: PhotographType;
+		created_at: string;
+		deleted_at: string | null;
+	};
 	printer: { id: string; name: string; across_mm: number; down_mm: number };
 }
 

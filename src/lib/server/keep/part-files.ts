@@ -3,8 +3,8 @@ import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { basename, dirname, join } from 'node:path';
 
-/** Files of a database's own process that are not finished: they end so, and with what SQLite puts beside them. */
-const unfinished = /\.(\d+)\.part(-wal|-shm|-journal)?$/;
+/** Files of a database's own process that are not finished: they end so, and with what is put beside them. */
+const unfinished = /\.(\d+)\.part(-wal|-shm|-journal|\.photographs)?$/;
 
 /** The name under which a file is made that is to be whole or not there at all. */
 export function partOf(path: string): string {
@@ -18,9 +18,10 @@ export function partBeside(database: string): string {
 	return partOf(join(folder, `${name}.${randomUUID()}`));
 }
 
-/** Takes a file away, with what SQLite has put beside it. */
+/** Takes a file away, with what was put beside it. */
 export function removePart(path: string): void {
-	for (const end of ['', '-wal', '-shm', '-journal']) rmSync(path + end, { force: true });
+	for (const end of ['', '-wal', '-shm', '-journal', '.photographs'])
+		rmSync(path + end, { force: true, recursive: true });
 }
 
 /** Clears what processes that are gone have left unfinished in folders: a kill or a full disk leaves such files. */
@@ -29,7 +30,8 @@ export function clearParts(folders: readonly string[], database: string): void {
 		for (const file of readdirSync(folder)) {
 			const pid = unfinished.exec(file)?.[1];
 			const ours = file.startsWith(basename(database)) || folder !== dirname(database);
-			if (pid && ours && !isAlive(Number(pid))) rmSync(join(folder, file), { force: true });
+			if (pid && ours && !isAlive(Number(pid)))
+				rmSync(join(folder, file), { force: true, recursive: true });
 		}
 }
 

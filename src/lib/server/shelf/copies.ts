@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { clearParts } from '../keep/part-files';
+import { clearPhotographs, photographsBeside } from '../keep/photograph-files';
 import type { Store } from './store';
 
 /** So many copies of days are kept; the oldest goes when a new one comes. */
@@ -114,9 +115,23 @@ function letGo(database: string, now: Date): void {
 		rmSync(join(folderOf(database), file), { force: true });
 }
 
-/** Clears what kills and full disks have left unfinished beside a database and among its copies. */
+/** Clears what kills and full disks have left unfinished beside a database and among its copies and photographs. */
 export function clearUnfinished(database: string): void {
-	if (database !== ':memory:') clearParts([dirname(database), folderOf(database)], database);
+	if (database !== ':memory:')
+		clearParts([dirname(database), folderOf(database), photographsBeside(database)], database);
+}
+
+/** What was deleted can be brought back for so many days. */
+const daysOfDeleted = 30;
+
+/** Forgets photographs that were deleted long ago, and takes away files that no photograph has needed since. */
+export async function clearForgotten(
+	{ photographs }: Pick<Store, 'photographs'>,
+	database: string,
+	now = new Date()
+): Promise<void> {
+	const before = new Date(now.getTime() - daysOfDeleted * dayMs);
+	clearPhotographs(photographsBeside(database), await photographs.forget(before), before);
 }
 
 /** The day on this machine's clock, such as 2027-05-03. */

@@ -11,6 +11,7 @@ import {
 import { openDatabase, type Db, type OpenDatabase } from '../keep/database';
 import { Devices } from '../stores/devices';
 import { type SetAside } from '../keep/kept';
+import { movePhotographs, photographsBeside } from '../keep/photograph-files';
 import { Makings } from '../stores/makings';
 import { MonthPasts } from '../stores/month-pasts';
 import { Months } from '../stores/months';
@@ -18,6 +19,7 @@ import { MonthSets } from '../stores/month-sets';
 import { Notebooks } from '../stores/notebooks';
 import { OwnFonts } from '../stores/own-fonts';
 import { OwnKinds } from '../stores/own-kinds';
+import { Photographs } from '../stores/photographs';
 import { Records } from '../stores/records';
 import { PersonStore } from '../stores/person';
 import { writing } from '../keep/write';
@@ -30,6 +32,7 @@ export interface Shelf {
 	readonly sets: MonthSets;
 	readonly makings: Makings;
 	readonly records: Records;
+	readonly photographs: Photographs;
 	readonly person: PersonStore;
 	readonly kinds: OwnKinds;
 	readonly fonts: OwnFonts;
@@ -40,8 +43,11 @@ export interface Store extends Shelf {
 	readonly devices: Devices;
 	/** Does several writes, all of them or none. */
 	readonly together: <T>(work: (shelf: Shelf) => Promise<T>) => Promise<T>;
-	/** Everything that is kept as the bytes of a ZIP, read as they are taken: nothing may change meanwhile. */
-	readonly packed: (drawn?: AsyncIterable<DrawnFile>) => Readable;
+	/**
+	 * Everything that is kept as the bytes of a ZIP, read as they are taken: nothing may change meanwhile. Photographs come
+	 * from the folder beside the database, or another one.
+	 */
+	readonly packed: (drawn?: AsyncIterable<DrawnFile>, photographs?: string) => Readable;
 	/** How another database, all of which can be read, stands to this one. */
 	readonly compare: (path: string) => Promise<Compared[]>;
 	/**
@@ -67,14 +73,16 @@ export async function openStore(path: string): Promise<Store> {
 		...shelf,
 		devices: new Devices(db),
 		together: (work) => writing(db, (transaction) => work(shelfOn(transaction))),
-		packed: (drawn) => packShelf(db, drawn),
+		packed: (drawn, photographs = photographsBeside(path)) => packShelf(db, photographs, drawn),
 		compare: (path) => withBrought(db, path, compareBrought),
-		take: (path, way, left = []) =>
-			withBrought(db, path, (connection) =>
+		take: async (from, way, left = []) => {
+			movePhotographs(photographsBeside(from), photographsBeside(path));
+			await withBrought(db, from, (connection) =>
 				writing(connection, (tx) => takeBrought(tx, way, left))
 			).catch((error: unknown) => {
 				throw isConstraint(error) ? new ShelfFault(String(error)) : error;
-			}),
+			});
+		},
 		copyTo,
 		setAside: () => setAsideOf(shelf),
 		close
@@ -109,6 +117,7 @@ function shelfOn(db: Db): Shelf {
 		sets: new MonthSets(db),
 		makings: new Makings(db),
 		records: new Records(db),
+		photographs: new Photographs(db),
 		person: new PersonStore(db),
 		kinds: new OwnKinds(db),
 		fonts: new OwnFonts(db)

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import Check from '../fields/Check.svelte';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { handToDesk, pictures } from './handed-over';
 	import PictureRead from './PictureRead.svelte';
@@ -52,6 +53,11 @@
 			/>
 			Choose photographs of pages
 		</label>
+		<Check
+			label="Keep the photographs too"
+			checked={reader.keepsPictures}
+			onchange={(keeps) => reader.keepPictures(keeps)}
+		/>
 		{#if shared === 'elsewhere'}
 			<label class="button relative inline-flex cursor-pointer items-center">
 				<input

@@ -72,6 +72,17 @@
 			<span>
 				<span class="block font-serif text-lg">{titleOf(stage.page)}</span>
 				{stage.count === 0 ? 'Nothing new.' : `${valuesIn(stage.count)} kept.`}
+				{#if stage.picture === 'kept'}
+					The photograph is <a class="underline" href="/months/{desk.id}/look-back#photographs"
+						>kept with them</a
+					>.
+				{:else if stage.picture === 'being kept'}
+					Keeping the photograph …
+				{:else if stage.picture}
+					<span role="alert" class="text-caution"
+						>The photograph is not kept: {stage.picture.trouble}</span
+					>
+				{/if}
 			</span>
 		</p>
 	{:else if stage.read.pages.length > 1}

@@ -1,15 +1,32 @@
+import { textOf } from '../send';
+
 /** How often the desk asks whether a picture was taken elsewhere, in ms. */
 const everyMs = 2000;
 
 /** Lays a picture down for the desk's screen; says what went wrong, if anything did. */
-export async function handToDesk(month: string, picture: File): Promise<string | undefined> {
+export function handToDesk(month: string, picture: File): Promise<string | undefined> {
+	return sendPicture(`/app/months/${month}/pictures`, picture);
+}
+
+/** Keeps a picture with a page of the month; says what went wrong, if anything did. */
+export function keepPhotograph(
+	month: string,
+	page: number,
+	picture: File
+): Promise<string | undefined> {
+	return sendPicture(`/app/months/${month}/photographs?page=${page}`, picture);
+}
+
+async function sendPicture(path: string, picture: File): Promise<string | undefined> {
 	try {
-		const answer = await fetch(`/app/months/${month}/pictures`, {
+		const answer = await fetch(path, {
 			method: 'POST',
 			headers: { 'content-type': picture.type || 'image/jpeg' },
 			body: picture
 		});
-		return answer.ok ? undefined : 'The picture was not taken over. Is it larger than 30 MB?';
+		if (answer.ok) return undefined;
+		const body: unknown = await answer.json().catch(() => undefined);
+		return textOf(body, 'detail') ?? 'The picture was not taken.';
 	} catch {
 		return 'The machine that Horarium runs on does not answer.';
 	}

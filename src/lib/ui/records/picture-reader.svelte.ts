@@ -2,8 +2,10 @@ import { untrack } from 'svelte';
 import type { Change } from '$lib/core/records';
 import { proposed, type FieldRead, type Proposed } from '$lib/core/sight';
 import type { ReadPicture } from '$lib/worker/sight.worker';
+import { keep, kept } from '../making/kept-here';
 import type { MonthDesk } from '../month/month-desk.svelte';
 import { lookAt, type Look } from '../sight';
+import { keepPhotograph } from './handed-over';
 import type { RecordsDesk } from './records-desk.svelte';
 
 /** How far a picture has come. */
@@ -12,7 +14,15 @@ export type Stage =
 	| { readonly kind: 'looking'; readonly share: number }
 	| { readonly kind: 'refused'; readonly says: string }
 	| { readonly kind: 'read'; readonly read: ReadPicture }
-	| { readonly kind: 'taken'; readonly page: number; readonly count: number };
+	| {
+			readonly kind: 'taken';
+			readonly page: number;
+			readonly count: number;
+			/** What became of the picture itself, where it was to be kept. */
+			readonly picture?: 'being kept' | 'kept' | { readonly trouble: string };
+	  };
+
+const keepsKey = 'horarium keeps photographs';
 
 /** A field that was read, and what is proposed for it. */
 export interface ProposedField {
@@ -65,6 +75,8 @@ export class TakenPicture {
 /** Pictures of a month's pages, looked at one after the other; nothing of them is kept that was not looked at. */
 export class PictureReader {
 	pictures = $state.raw<readonly TakenPicture[]>([]);
+	/** Whether pictures themselves are kept with what they say; this browser remembers it. */
+	keepsPictures = $state(kept(keepsKey, (value) => typeof value === 'boolean') ?? false);
 	private look: Look | undefined;
 	private next = 1;
 
@@ -135,7 +147,19 @@ export class PictureReader {
 		const { page } = picture.stage.read;
 		const changes = this.changesOf(picture);
 		this.records.change(changes);
-		picture.stage = { kind: 'taken', page, count: changes.length };
+		const taken = { kind: 'taken', page, count: changes.length } as const;
+		picture.stage = taken;
+		if (!this.keepsPictures) return;
+		picture.stage = { ...taken, picture: 'being kept' };
+		void keepPhotograph(this.desk.id, page, picture.file).then((trouble) => {
+			picture.stage = { ...taken, picture: trouble === undefined ? 'kept' : { trouble } };
+		});
+	}
+
+	/** Says whether pictures are kept from now on. */
+	keepPictures(keeps: boolean): void {
+		this.keepsPictures = keeps;
+		keep(keepsKey, keeps);
 	}
 
 	private stop(): void {

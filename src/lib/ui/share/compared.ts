@@ -14,6 +14,7 @@ export const tableWords: Readonly<Record<string, string | undefined>> = {
 	month_past: 'What months were before',
 	month_making: 'How far months are made',
 	entry: 'What was filled in',
+	photograph: 'Photographs of pages',
 	month_set: 'Sets to begin with',
 	own_kind: 'Kinds of your own',
 	own_font: 'Fonts of your own',

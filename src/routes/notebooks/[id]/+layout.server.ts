@@ -12,6 +12,7 @@ export const load: LayoutServerLoad = async ({ params, locals }) => {
 	const kept = await locals.store.records.counts();
 	return {
 		record,
+		photographs: await locals.store.photographs.ofMonths(placed.map(({ record: { id } }) => id)),
 		left: pagesLeft(record.notebook, placed),
 		along: latest ? movingAlong(latest.plan, latest.run) : [],
 		planned: placed.map(({ record: { id, month, drawn }, plan, run }) => ({

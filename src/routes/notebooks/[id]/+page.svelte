@@ -7,6 +7,9 @@
 	import NotebookState from '$lib/ui/keeping/NotebookState.svelte';
 	import NotebookForm from '$lib/ui/notebook/NotebookForm.svelte';
 
+	import PhotographRow from '$lib/ui/records/PhotographRow.svelte';
+	import { monthWords } from '$lib/ui/words';
+
 	let { data } = $props();
 	const keeping = getKeeping();
 	const make = (kept: KeptNotebook) => new NotebookKeeper(kept);
@@ -40,4 +43,14 @@
 			along={data.along}
 		/>
 	</div>
+	{#if data.photographs.length > 0}
+		<PhotographRow
+			photographs={data.photographs}
+			locale={data.locale}
+			nameOf={({ monthId }) => {
+				const month = data.planned.find(({ id }) => id === monthId)?.month;
+				return month ? monthWords(month) : '';
+			}}
+		/>
+	{/if}
 </main>

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { PNG } from 'pngjs';
 import { presets } from '$lib/core/paper';
 import { onlyWithStandins } from '$lib/server/network/standins';
-import { photographOf } from '$lib/server/shelf/photographs';
+import { photographOf } from '$lib/server/shelf/simulated-photographs';
 import { photographed, type Photograph } from '$lib/standins/camera';
 import { drawnPage, usualHand } from '$lib/standins/drawn-page';
 import type { RequestHandler } from './$types';

@@ -14,6 +14,7 @@ import { monthSets } from './012-month-sets';
 import { devices } from './013-devices';
 import { monthPast } from './014-month-past';
 import { monthSizes } from './015-sizes';
+import { photographs } from './016-photographs';
 
 /** Steps from an empty file to the newest version, by name, in order; a published one never changes. */
 export const migrations: Record<string, Migration> = {
@@ -31,5 +32,6 @@ export const migrations: Record<string, Migration> = {
 	'012-month-sets': monthSets,
 	'013-devices': devices,
 	'014-month-past': monthPast,
-	'015-sizes': monthSizes
+	'015-sizes': monthSizes,
+	'016-photographs': photographs
 };

@@ -55,6 +55,7 @@ export const load: PageServerLoad = async ({ locals, params, depends }) => {
 	return {
 		books: free,
 		entries: await records.ofMonth(params.id),
+		photographs: await store.photographs.ofMonths([params.id]),
 		year,
 		months: kept.flat(),
 		lately: lately.flat(),

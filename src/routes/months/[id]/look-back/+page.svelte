@@ -2,6 +2,7 @@
 	import { onMount, untrack } from 'svelte';
 	import { page } from '$app/state';
 	import { keptIn } from '$lib/core/next';
+	import { blocksOn } from '$lib/core/page';
 	import { monthShape, formatMonth } from '$lib/core/month';
 	import {
 		cashOf,
@@ -16,6 +17,8 @@
 	} from '$lib/core/records';
 	import Choice from '$lib/ui/fields/Choice.svelte';
 	import { getMonthDesk } from '$lib/ui/month/month-desk.svelte';
+	import { blockName } from '$lib/ui/month/block-name';
+	import PhotographRow from '$lib/ui/records/PhotographRow.svelte';
 	import { followChoice } from '$lib/ui/records/colour-mode.svelte';
 	import {
 		leastWords,
@@ -238,6 +241,17 @@
 				Nothing was filled in under {empty.map(({ tracker }) => tracker.name).join(', ')}.
 			</p>
 		{/if}
+	{/if}
+	{#if over === 'month' && data.photographs.length > 0}
+		<PhotographRow
+			photographs={data.photographs}
+			locale={desk.plan.locale}
+			nameOf={({ page }) =>
+				blocksOn(desk.run, page)
+					.filter(({ host }) => !host)
+					.map(blockName)
+					.join(', ')}
+		/>
 	{/if}
 	{#if sensitive}
 		<p class="max-w-3xl border-t border-hairline pt-3 text-sm text-ink-soft">

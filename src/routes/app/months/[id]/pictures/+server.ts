@@ -1,9 +1,7 @@
 import { bytesOf, problem } from '$lib/server/answer/problem';
+import { mostPhotographBytes } from '$lib/server/keep/photograph-files';
 import { handedTo, handOver } from '$lib/server/network/handed-over';
 import type { RequestHandler } from './$types';
-
-/** A photograph of a telephone of some years; larger ones are refused. */
-const mostBytes = 30 * 1024 * 1024;
 
 /** Lays a picture down for the desk; it is held in memory and never kept. */
 export const POST: RequestHandler = async ({ request, params, locals }) => {
@@ -16,9 +14,13 @@ export const POST: RequestHandler = async ({ request, params, locals }) => {
 		);
 	if (!(await locals.store.months.find(params.id)))
 		return problem(404, 'Not found', 'There is no month with this id.');
-	const bytes = await bytesOf(request, mostBytes);
+	const bytes = await bytesOf(request, mostPhotographBytes);
 	if (!bytes)
-		return problem(413, 'Too large', `A picture may have at most ${mostBytes / 1024 ** 2} MB.`);
+		return problem(
+			413,
+			'Too large',
+			`A picture may have at most ${mostPhotographBytes / 1024 ** 2} MB.`
+		);
 	handOver(params.id, { type, bytes }, Date.now());
 	return new Response(null, { status: 202 });
 };
