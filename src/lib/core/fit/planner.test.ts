@@ -279,6 +279,26 @@ test('what finds no place comes with changes that give it one', () => {
 	}
 });
 
+test('a member that finds no place with its host comes with changes that give it one', () => {
+	const notebook = { ...a5, freePages: [13, 15].map((page) => ({ first: page, last: page })) };
+	const members = [
+		{ id: 'first', kind: 'notes', size: { w: 28, h: 30 }, importance: 'spare' },
+		{ id: 'lost', kind: 'notes', size: { w: 28, h: 30 }, importance: 'spare' }
+	] as const;
+	const plan = planWith([{ id: 'page', kind: 'composed', form: 'composed', members }], {
+		notebook
+	});
+	const run = planRun(plan);
+	expect(run.unplaced.map(({ wish }) => wish)).toContain('lost');
+	const remedies = remediesFor(plan, run, 'lost');
+	expect(remedies.map(({ text }) => text)).toContain('a place of its own');
+	for (const { wishes, changes } of remedies) {
+		const placed = planRun({ ...plan, wishes });
+		expect(placed.unplaced.map(({ wish }) => wish)).not.toContain('lost');
+		for (const { path } of changes) expect(path).toMatch(/^wishes(\[0\]\.members\[\d\]|$)/);
+	}
+});
+
 test('a run that cannot be better says so', () => {
 	const run = planRun({ ...planWith([{ id: 'a', kind: 'cover' }]), sizes: 'every' });
 	// The cover stands on the right, and the page it faces stays free.

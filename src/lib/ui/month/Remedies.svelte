@@ -19,8 +19,7 @@
 
 	function accept(remedy: Remedy) {
 		desk.change({ wishes: remedy.wishes });
-		const index = desk.wishes.findIndex(({ id }) => id === wish);
-		void focusOn(`[data-testid="wish-${index}"]`);
+		void focusOn(`[data-wish="${wish}"]`);
 	}
 </script>
 

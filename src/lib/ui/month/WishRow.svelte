@@ -35,6 +35,10 @@
 		formById(wish.form ?? block?.form ?? kind?.forms[0] ?? '')?.rooms !== undefined
 	);
 	const members = $derived(wish.members ?? []);
+	/** Those that found no place with it. */
+	const homeless = $derived(
+		members.filter(({ id }) => desk.run.unplaced.some((unplaced) => unplaced.wish === id))
+	);
 	/** So many stand below their host without being asked for. */
 	const mostShown = 3;
 	let folded = $state(untrack(() => members.length > mostShown));
@@ -121,6 +125,11 @@
 		aria-hidden="true"
 		onclick={() => (folded = false)}>{members.map(nameOf).join(', ')}</button
 	>
+	{#if homeless.length > 0}
+		<p class="pb-1 pl-6 text-sm text-caution">
+			<strong>No place</strong> for {homeless.map(nameOf).join(' and ')}.
+		</p>
+	{/if}
 {/if}
 {#if missing.length > 0}
 	<Remedies {desk} wish={wish.id} />

@@ -1,5 +1,14 @@
 import { formById, titleStyle } from '../../forms';
-import { withRule, type RulesByForm, type Wish } from '../../wish';
+import {
+	hostOf,
+	outOfHost,
+	wishById,
+	withChanged,
+	without,
+	withRule,
+	type RulesByForm,
+	type Wish
+} from '../../wish';
 import { letters } from '../../hand';
 import { importanceOf, kindOf } from '../choices/choices';
 import { planRun } from '../planner';
@@ -30,10 +39,9 @@ const usualTries = 40;
 const workOfTry = { all: 0, search: 40_000 };
 
 /**
- * The smallest changes that give a wish its place and cost no other its own: a title on one row, other cells, then
- * other forms, fewer pages a week, signs for names, sizes and pins of other wishes let go, and wishes
- * that matter less left out. Each is tried with a whole run before it is offered; between two tries
- * control goes back to the caller.
+ * The smallest changes that give a wish or a member its place and cost no other its own: a title on one row, a place of its own for
+ * a member, other cells, then other forms, fewer pages a week, signs for names, sizes and pins of other wishes let go, and what
+ * matters less left out. Each is tried with a whole run before it is offered; between two tries control goes back to the caller.
  */
 export function* findRemedies(
 	plan: Plan,
@@ -42,13 +50,12 @@ export function* findRemedies(
 	cache: PackingCache = new PackingCache(),
 	mostTries = usualTries
 ): Generator<undefined, Remedy[]> {
-	const index = plan.wishes.findIndex((wish) => wish.id === id);
-	const wish = plan.wishes[index];
+	const wish = wishById(plan.wishes, id);
 	const found: Remedy[] = [];
 	if (!wish) return found;
 	const lostOf = (tried: Run) => tried.unplaced.filter((lost) => lost.wish === id).length;
 	let tries = 0;
-	for (const candidate of candidates(plan, wish, index)) {
+	for (const candidate of candidates(plan, wish, hostOf(plan.wishes, id))) {
 		if (found.length === mostRemedies || tries++ === mostTries) break;
 		const tried = planRun({ ...plan, wishes: candidate.wishes }, cache, workOfTry);
 		const others = (lost: Run) => lost.unplaced.length - lostOf(lost);
@@ -73,53 +80,80 @@ export function remediesFor(
 	return state.value;
 }
 
-function* candidates(plan: Plan, wish: Wish, index: number): Generator<Candidate> {
-	const edit = (at: number, fields: Partial<Wish>, text: string): Candidate => ({
+function* candidates(plan: Plan, wish: Wish, host: Wish | undefined): Generator<Candidate> {
+	const { wishes } = plan;
+	const edit = (other: Wish, fields: Partial<Wish>, text: string): Candidate => ({
 		text,
-		wishes: plan.wishes.map((other, place) => (place === at ? { ...other, ...fields } : other)),
-		changes: changesTo(plan.wishes[at] ?? wish, fields, at)
+		wishes: withChanged(wishes, other.id, (old) => ({ ...old, ...fields })),
+		changes: changesTo(other, fields, pathOf(wishes, other.id))
 	});
-	if (wish.pin) yield edit(index, { pin: undefined }, 'let it move from its page');
+	const leftOut = (other: Wish): Candidate => ({
+		text: `leave out ${nameOf(other)}`,
+		wishes: without(wishes, other.id),
+		changes: [{ path: pathOf(wishes, other.id), value: null }]
+	});
+	if (wish.pin) yield edit(wish, { pin: undefined }, 'let it move from its page');
 	if (wish.side || wish.facing)
-		yield edit(index, { side: undefined, facing: undefined }, 'let it stand on either side');
+		yield edit(wish, { side: undefined, facing: undefined }, 'let it stand on either side');
+	if (host && (wish.spot || wish.room))
+		yield edit(
+			wish,
+			{ room: undefined, spot: undefined },
+			`wherever it fits with ${nameOf(host)}`
+		);
 	const form = formById(wish.form ?? kindOf(wish).forms[0] ?? '');
 	if (wish.title && form && titleStyle.of({ rules: wish.rules?.[form.id] ?? {} }) === 'lettered')
 		yield edit(
-			index,
+			wish,
 			{ rules: withRule(wish.rules, form.id, titleStyle.name, 'written') },
 			'its title written on one row'
 		);
-	if (wish.weeks) yield* fewerWeeks(wish, (fields, text) => edit(index, fields, text));
-	else yield* otherSizes(plan, wish, (fields, text) => edit(index, fields, text));
+	if (host) {
+		const out = outOfHost(wishes, wish.id);
+		yield { text: 'a place of its own', wishes: out, changes: [{ path: 'wishes', value: out }] };
+	}
+	if (wish.weeks) yield* fewerWeeks(wish, (fields, text) => edit(wish, fields, text));
+	else yield* otherSizes(plan, wish, host, (fields, text) => edit(wish, fields, text));
 	const named = wish.items?.filter(({ symbol }) => symbol === undefined) ?? [];
 	if (named.length > 0) {
 		const items = wish.items?.map((item) => ({
 			...item,
 			symbol: item.symbol ?? letters(item.name)[0]
 		}));
-		yield edit(index, { items }, 'initials instead of names');
+		yield edit(wish, { items }, 'initials instead of names');
 	}
-	for (const [at, other] of plan.wishes.entries()) {
-		if (at === index) continue;
+	for (const other of wishes) {
+		if (other === wish) continue;
 		if (hasCells(other) || other.size || other.form)
 			yield edit(
-				at,
+				other,
 				{ rules: withoutCells(other), size: undefined, form: undefined },
 				`let ${nameOf(other)} be smaller`
 			);
-		if (other.pin) yield edit(at, { pin: undefined }, `let ${nameOf(other)} move`);
+		if (other.pin) yield edit(other, { pin: undefined }, `let ${nameOf(other)} move`);
 	}
-	const rank = { spare: 0, want: 1, must: 2 };
-	const rankOf = (one: Wish) => rank[importanceOf(one)];
-	const lesser = [...plan.wishes.entries()]
-		.filter(([at, other]) => at !== index && rankOf(other) <= Math.min(1, rankOf(wish)))
-		.sort(([a, left], [b, right]) => rankOf(left) - rankOf(right) || b - a);
-	for (const [at, other] of lesser)
-		yield {
-			text: `leave out ${nameOf(other)}`,
-			wishes: plan.wishes.filter((_, place) => place !== at),
-			changes: [{ path: `wishes[${at}]`, value: null }]
-		};
+	for (const other of leastFirst(wish.members ?? [])) yield leftOut(other);
+	const beside = host ? (host.members ?? []) : wishes;
+	for (const other of leastFirst(beside))
+		if (other !== wish && rankOf(other) <= Math.min(1, rankOf(wish))) yield leftOut(other);
+}
+
+const rank = { spare: 0, want: 1, must: 2 };
+const rankOf = (wish: Wish) => rank[importanceOf(wish)];
+
+/** What matters least before what matters more, and of equals the last one first. */
+function leastFirst(wishes: readonly Wish[]): Wish[] {
+	return [...wishes.entries()]
+		.sort(([a, left], [b, right]) => rankOf(left) - rankOf(right) || b - a)
+		.map(([, wish]) => wish);
+}
+
+/** Where a wish or a member stands in a plan document, such as “wishes[2].members[0]”. */
+function pathOf(wishes: readonly Wish[], id: string): string {
+	const host = hostOf(wishes, id);
+	const siblings = host ? (host.members ?? []) : wishes;
+	const list = host ? `${pathOf(wishes, host.id)}.members` : 'wishes';
+	return `${list}[${siblings.findIndex((wish) => wish.id === id)}]`;
 }
 
 /** Whether a person has set a cell's size in one of its forms. */
@@ -140,19 +174,22 @@ function nameOf(wish: Wish): string {
 	return wish.title || kindOf(wish).name;
 }
 
-/** Other cells and forms of a wish, its own form first. */
+/** Other cells and forms of a wish, its own form first; a member lies on one page, with its host. */
 function otherSizes(
 	plan: Plan,
 	wish: Wish,
+	host: Wish | undefined,
 	edit: (fields: Partial<Wish>, text: string) => Candidate
 ): Candidate[] {
 	const own = wish.form ?? kindOf(wish).forms[0] ?? '';
 	return alternatives(plan, wish)
+		.filter(({ layout }) => !host || layout.room.span === 'page')
 		.sort((a, b) => Number(a.form !== own) - Number(b.form !== own))
-		.map(({ change, cell, name, layout }) => {
+		.map(({ change: { span, ...change }, cell, name, layout }) => {
 			const words = cell ? ` with cells of ${cell.w} × ${cell.h}` : '';
 			const where = layout.room.span === 'spread' ? ' over the fold' : '';
-			return edit({ ...change, size: undefined }, `${name}${words}${where}`);
+			const fields = { ...change, ...(host ? {} : { span }), size: undefined };
+			return edit(fields, `${name}${words}${where}`);
 		});
 }
 
@@ -184,9 +221,9 @@ function* fewerWeeks(
 		);
 }
 
-function changesTo(wish: Wish, fields: Partial<Wish>, index: number): Change[] {
+function changesTo(wish: Wish, fields: Partial<Wish>, path: string): Change[] {
 	const before = new Map<string, unknown>(Object.entries(wish));
 	return Object.entries(fields)
 		.filter(([name, value]) => value !== before.get(name))
-		.map(([name, value]) => ({ path: `wishes[${index}].${name}`, value: value ?? null }));
+		.map(([name, value]) => ({ path: `${path}.${name}`, value: value ?? null }));
 }

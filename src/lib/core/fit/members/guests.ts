@@ -11,6 +11,8 @@ import { shapeOf, shelve, type Sized } from './shelves';
 
 /** So many ways to leave members out are tried, the least missed first. */
 const mostTries = 200;
+/** Of more members only the last ones may be left out: each of them doubles the ways. */
+const mostLeft = 10;
 
 /** How badly a member is missed among choices of one wish. */
 export const missed: Readonly<Record<Importance, number>> = {
@@ -130,8 +132,8 @@ export class Guests {
 		const weight = (some: readonly number[]) =>
 			some.reduce((sum, member) => sum + missed[importanceOf(this.member(member))], 0);
 		let some: (readonly number[])[] = [[]];
-		for (const member of members.toReversed())
-			if (some.length < 2 ** 10) some = some.flatMap((left) => [left, [...left, member]]);
+		for (const member of members.slice(-mostLeft))
+			some = some.flatMap((left) => [left, [...left, member]]);
 		yield* some.sort((a, b) => weight(a) - weight(b)).slice(0, mostTries);
 	}
 
