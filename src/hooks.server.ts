@@ -5,7 +5,12 @@ import { goneSignal } from '$lib/server/network/gone';
 import { refuse, safeHeaders } from '$lib/server/network/guard';
 import { problem } from '$lib/server/answer/problem';
 import { deviceCookie, sharedBy } from '$lib/server/network/shared';
-import { clearForgotten, clearUnfinished, copyNightly, databasePath } from '$lib/server/shelf/copies';
+import {
+	clearForgotten,
+	clearUnfinished,
+	copyNightly,
+	databasePath
+} from '$lib/server/shelf/copies';
 import { openStore, type Store } from '$lib/server/shelf/store';
 import { asProblem, inOneShape, told } from '$lib/server/shelf/troubles';
 

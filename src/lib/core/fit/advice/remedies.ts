@@ -96,11 +96,7 @@ function* candidates(plan: Plan, wish: Wish, host: Wish | undefined): Generator<
 	if (wish.side || wish.facing)
 		yield edit(wish, { side: undefined, facing: undefined }, 'let it stand on either side');
 	if (host && (wish.spot || wish.room))
-		yield edit(
-			wish,
-			{ room: undefined, spot: undefined },
-			`wherever it fits with ${nameOf(host)}`
-		);
+		yield edit(wish, { room: undefined, spot: undefined }, `wherever it fits with ${nameOf(host)}`);
 	const form = formById(wish.form ?? kindOf(wish).forms[0] ?? '');
 	if (wish.title && form && titleStyle.of({ rules: wish.rules?.[form.id] ?? {} }) === 'lettered')
 		yield edit(
