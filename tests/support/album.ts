@@ -6,6 +6,7 @@ import { defaultHand } from '../../src/lib/core/hand';
 import { pageFields, pageMarks } from '../../src/lib/core/page';
 import { sideOf } from '../../src/lib/core/paper';
 import { readTimes, stretchesOf } from '../../src/lib/core/records';
+import type { Wish } from '../../src/lib/core/wish';
 import type { FieldRead, KnownPage } from '../../src/lib/core/sight';
 import { photographed, type Photograph, type Shot } from '../../src/lib/standins/camera';
 import {
@@ -26,8 +27,21 @@ export interface Album {
 
 /** The demo's April, with everything that is ruled and filled in on its pages. */
 export function aprilAlbum(): Album {
-	const read = checked(planSchema, JSON.parse(readFileSync('demo/april.json', 'utf8')));
-	if (!read.ok) throw new Error('the demo’s April has faults');
+	return albumOf(JSON.parse(readFileSync('demo/april.json', 'utf8')));
+}
+
+/** April's book with other things in it. */
+export function albumWith(wishes: readonly Wish[]): Album {
+	return albumOf({
+		...JSON.parse(readFileSync('demo/april.json', 'utf8')),
+		wishes,
+		drawn: undefined
+	});
+}
+
+function albumOf(document: unknown): Album {
+	const read = checked(planSchema, document);
+	if (!read.ok) throw new Error(`the plan has faults: ${JSON.stringify(read.faults)}`);
 	const plan = planOf(read.value, read.value.notebook, { locale: 'en-GB', hand: defaultHand });
 	const run = planRun(plan);
 	const known = run.pages.map(({ number }) => ({

@@ -502,7 +502,7 @@ export const kinds: readonly Kind[] = [
 	),
 	kind('log', 'parcels', 'Parcels', 'What is on its way: sent, arrived.', ['table'], {
 		title: 'Parcels',
-		columns: columns(['Item', 8], ['Sent', 3], ['Arrived', 4]),
+		columns: columns(['Item', 8], ['Sent', 3, 'tick'], ['Arrived', 4, 'tick']),
 		rules: { table: { entries: 10 } }
 	}),
 	kind('log', 'orders', 'Orders', 'What was ordered, from whom, and when it is due.', ['table'], {

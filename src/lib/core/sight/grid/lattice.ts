@@ -66,6 +66,31 @@ class Places {
  */
 export function latticeOf(blobs: readonly Blob[], squarePx: number): Node[] {
 	const round = blobs.filter(({ roundness }) => roundness > leastRound);
+	let best = largestOf(round, squarePx, everyDot);
+	for (const shows of everySecond)
+		if (best.length < leastShare * round.length) {
+			const other = largestOf(round, squarePx, shows);
+			if (other.length > best.length) best = other;
+		}
+	return best;
+}
+
+/** Of how many squares across and down one shows its dot. */
+interface Shows {
+	readonly across: number;
+	readonly down: number;
+}
+
+const everyDot: Shows = { across: 1, down: 1 };
+/** Lines on every second row or column of dots hide these: a table with rows two squares high shows the others only. */
+const everySecond: readonly Shows[] = [
+	{ across: 1, down: 2 },
+	{ across: 2, down: 1 }
+];
+/** A lattice of a smaller share of all round blobs is hardly the page's. */
+const leastShare = 0.25;
+
+function largestOf(round: readonly Blob[], squarePx: number, shows: Shows): Node[] {
 	const places = new Places(round, squarePx);
 	let best: Node[] = [];
 	const tried = new Set<Blob>();
@@ -73,13 +98,14 @@ export function latticeOf(blobs: readonly Blob[], squarePx: number): Node[] {
 	let left = mostSeeds;
 	for (const seed of seeds) {
 		if (tried.has(seed)) continue;
-		const steps = crossAt(seed, places, squarePx);
+		const steps = crossAt(seed, places, squarePx, shows);
 		if (!steps) continue;
 		if (left-- === 0) break;
 		const grown = grow(seed, steps, places);
 		for (const { blob } of grown) tried.add(blob);
 		const nodes = pruned(
-			grown.map(({ column, row, blob: { x, y, strength } }) => ({ column, row, x, y, strength }))
+			grown.map(({ column, row, blob: { x, y, strength } }) => ({ column, row, x, y, strength })),
+			shows
 		);
 		if (nodes.length > best.length) best = nodes;
 		// Most of the page is found: no other lattice can be larger.
@@ -88,11 +114,12 @@ export function latticeOf(blobs: readonly Blob[], squarePx: number): Node[] {
 	return best;
 }
 
-/** Steps to the right and down from a blob that has neighbours on all four sides, equally far on opposite ones. */
+/** Steps of a square to the right and down from a blob that has neighbours on all four sides, equally far on opposite ones. */
 function crossAt(
 	seed: Blob,
 	places: Places,
-	squarePx: number
+	squarePx: number,
+	shows: Shows
 ): { right: Step; down: Step } | undefined {
 	for (const length of [
 		squarePx,
@@ -102,7 +129,11 @@ function crossAt(
 		1.32 * squarePx
 	]) {
 		const find = (x: number, y: number) =>
-			places.near(seed.x + x * length, seed.y + y * length, 0.22 * length);
+			places.near(
+				seed.x + x * shows.across * length,
+				seed.y + y * shows.down * length,
+				0.22 * length
+			);
 		const [right, left, down, up] = [find(1, 0), find(-1, 0), find(0, 1), find(0, -1)];
 		if (!right || !left || !down || !up) continue;
 		const across = { x: (right.x - left.x) / 2, y: (right.y - left.y) / 2 };
@@ -116,10 +147,13 @@ function crossAt(
 			seed.y + across.y + along.y,
 			tolerance * length
 		);
-		if (off < 2 * bent * length && corner) return { right: across, down: along };
+		if (off < 2 * bent * length && corner)
+			return { right: shared(across, shows.across), down: shared(along, shows.down) };
 	}
 	return undefined;
 }
+
+const shared = ({ x, y }: Step, squares: number): Step => ({ x: x / squares, y: y / squares });
 
 interface Grown {
 	readonly column: number;
@@ -181,7 +215,7 @@ function grow(seed: Blob, steps: { right: Step; down: Step }, places: Places): G
 }
 
 /** Nodes that lie in the middle of their opposite neighbours, as far as they have them, and the largest connected part of these. */
-function pruned(nodes: readonly Node[]): Node[] {
+function pruned(nodes: readonly Node[], shows: Shows): Node[] {
 	const all = new Map(nodes.map((node) => [keyOf(node.column, node.row), node]));
 	const at = (column: number, row: number) => all.get(keyOf(column, row));
 	const good = nodes.filter(({ column, row, x, y }) =>
@@ -197,10 +231,15 @@ function pruned(nodes: readonly Node[]): Node[] {
 			return Math.hypot((a.x + b.x) / 2 - x, (a.y + b.y) / 2 - y) < bent * step;
 		})
 	);
-	return connected(good);
+	return connected(good, shows);
 }
 
-function connected(nodes: readonly Node[]): Node[] {
+function connected(nodes: readonly Node[], shows: Shows): Node[] {
+	const near = [1, 2].flatMap((far) =>
+		ways.flatMap(([across, along]) =>
+			far <= (across === 0 ? shows.down : shows.across) ? [[far * across, far * along]] : []
+		)
+	);
 	const left = new Map(nodes.map((node) => [keyOf(node.column, node.row), node]));
 	let best: Node[] = [];
 	while (left.size > best.length) {
@@ -211,7 +250,7 @@ function connected(nodes: readonly Node[]): Node[] {
 		for (let at = 0; at < part.length; at++) {
 			const node = part[at];
 			if (!node) break;
-			for (const [across, along] of ways) {
+			for (const [across = 0, along = 0] of near) {
 				const key = keyOf(node.column + across, node.row + along);
 				const next = left.get(key);
 				if (!next) continue;

@@ -39,6 +39,8 @@ export interface Cell {
 	/** What is filled in together by one hand: a tracker. */
 	readonly tracker: string;
 	readonly field: FieldMark;
+	/** A figure or word of the plan stands in it, which is no date. */
+	readonly isNumbered: boolean;
 	readonly looks: Looks;
 }
 
@@ -49,17 +51,27 @@ const mostBlind = 0.25;
 
 /**
  * Which cells are filled in. A date that is written there is reckoned from the cells of the same day on the page, never from
- * the plan: people write them or not. Then a tracker's cells part at their widest gap, or by fixed bounds where there is none.
+ * the plan: people write them or not. Then a tracker's cells of a size part at their widest gap, or by fixed bounds where there is
+ * none.
  */
 export function filledIn(cells: readonly Cell[]): Filled[] {
 	const dates = datesIn(cells);
 	const dark = cells.map((cell, at) => cell.looks.darkness - (dates[at] ?? 0));
+	const groupOf = ({ tracker, field: { w, h }, isNumbered }: Cell) =>
+		[tracker, w, h, isNumbered].join(' ');
 	const bounds = new Map<string, Bounds>();
-	for (const { tracker } of cells)
-		if (!bounds.has(tracker))
-			bounds.set(tracker, boundsOf(dark.filter((_, at) => cells[at]?.tracker === tracker)));
-	return cells.map(({ tracker, looks }, at): Filled => {
-		const { empty, filled } = bounds.get(tracker) ?? { empty: 0, filled: 1 };
+	for (const cell of cells) {
+		const group = groupOf(cell);
+		if (bounds.has(group)) continue;
+		const own = dark.filter((_, at) => {
+			const other = cells[at];
+			return other && groupOf(other) === group;
+		});
+		bounds.set(group, boundsOf(own, cell));
+	}
+	return cells.map((cell, at): Filled => {
+		const { looks } = cell;
+		const { empty, filled } = bounds.get(groupOf(cell)) ?? { empty: 0, filled: 1 };
 		const own = dark[at] ?? 0;
 		if (looks.blind > mostBlind || !looks.isEven) return 'doubtful';
 		return own <= empty ? 'empty' : own >= filled ? 'filled' : 'doubtful';
@@ -74,8 +86,13 @@ interface Bounds {
 
 /** Figures from trials with simulated photographs. */
 const gap = { least: 0.02, share: 0.5, groups: 0.08, lower: 0.045 };
+/** A figure that stands in a cell adds at most so much. */
+const figure = 0.05;
 
-function boundsOf(values: readonly number[]): Bounds {
+function boundsOf(values: readonly number[], { field: { w, h }, isNumbered }: Cell): Bounds {
+	// A mark is about as large as the cell's shorter side: of a long cell it covers a smaller share.
+	const covers = Math.min(w, h) / Math.max(w, h);
+	const lower = gap.lower + (isNumbered ? figure : 0);
 	const sorted = values.toSorted((a, b) => a - b);
 	let widest = { at: 0, wide: 0 };
 	for (let at = 1; at < sorted.length; at++) {
@@ -86,15 +103,15 @@ function boundsOf(values: readonly number[]): Bounds {
 	const apart = middle(above) - middle(below);
 	if (
 		below.length > 0 &&
-		widest.wide >= Math.max(gap.least, gap.share * apart) &&
-		apart >= gap.groups &&
-		middle(below) < gap.lower
+		widest.wide >= Math.max(covers * gap.least, gap.share * apart) &&
+		apart >= covers * gap.groups &&
+		middle(below) < lower
 	) {
 		// What lies in the outer thirds of the gap is near enough to its group.
 		const [from, to] = [below.at(-1) ?? 0, above[0] ?? 0];
 		return { empty: from + (to - from) / 3, filled: to - (to - from) / 3 };
 	}
-	const parted = partedIn(sorted);
+	const parted = partedIn(sorted, covers * groups.apart, lower);
 	if (parted) return parted;
 	if ((sorted.at(-1) ?? 0) <= 0.08) return { empty: 0.08, filled: 0.08 };
 	if ((sorted[0] ?? 0) >= 0.05) return { empty: 0, filled: 0.05 };
@@ -105,7 +122,11 @@ function boundsOf(values: readonly number[]): Bounds {
 const groups = { apart: 0.06, spreads: 2.2, doubt: 0.14 };
 
 /** Bounds between the two groups that spread least (Otsu's cut), where they are plainly two. */
-function partedIn(sorted: readonly number[]): Bounds | undefined {
+function partedIn(
+	sorted: readonly number[],
+	leastApart: number,
+	lower: number
+): Bounds | undefined {
 	let best: { below: readonly number[]; above: readonly number[]; between: number } | undefined;
 	for (let at = 1; at < sorted.length; at++) {
 		const [below, above] = [sorted.slice(0, at), sorted.slice(at)];
@@ -116,8 +137,8 @@ function partedIn(sorted: readonly number[]): Bounds | undefined {
 	const [low, high] = [mean(best.below), mean(best.above)];
 	const apart = high - low;
 	const isTwo =
-		apart >= groups.apart &&
-		low < gap.lower &&
+		apart >= leastApart &&
+		low < lower &&
 		apart >= groups.spreads * (spread(best.below) + spread(best.above));
 	const doubt = groups.doubt * apart;
 	return isTwo ? { empty: (low + high) / 2 - doubt, filled: (low + high) / 2 + doubt } : undefined;

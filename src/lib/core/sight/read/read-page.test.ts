@@ -1,5 +1,11 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { aprilAlbum, counted, exposed, type Album } from '../../../../../tests/support/album';
+import {
+	albumWith,
+	aprilAlbum,
+	counted,
+	exposed,
+	type Album
+} from '../../../../../tests/support/album';
 import type { Shot } from '../../../standins/camera';
 import type { Penmanship } from '../../../standins/drawn-page';
 import { turnedBy, type Photograph } from '../../../standins/camera';
@@ -13,14 +19,24 @@ beforeAll(() => {
 });
 
 function read(page: number, shot: Partial<Shot>, hand: Partial<Penmanship>, quarters = 0) {
-	const exposure = exposed(album, page, shot, hand);
+	return readIn(album, page, shot, hand, quarters);
+}
+
+function readIn(
+	own: Album,
+	page: number,
+	shot: Partial<Shot>,
+	hand: Partial<Penmanship>,
+	quarters = 0
+) {
+	const exposure = exposed(own, page, shot, hand);
 	const photograph = turnedBy(exposure.photograph, quarters);
-	const { plan, known } = album;
+	const { plan, known } = own;
 	const seen = seePage(photograph, plan.notebook, known);
 	if ('says' in seen) throw new Error(seen.says);
 	expect(seen.pages).toEqual([page]);
-	const own = known.find((one) => one.page === page);
-	const fields = readPage(photograph, seen, plan.notebook, own?.fields ?? [], own?.marks ?? []);
+	const { fields: asked = [], marks = [] } = known.find((one) => one.page === page) ?? {};
+	const fields = readPage(photograph, seen, plan.notebook, asked, marks);
 	return { seen, ...counted(fields, exposure), fields };
 }
 
@@ -50,6 +66,49 @@ describe('what was filled in is read from a photograph', () => {
 		const { right, asked, wrong } = read(page, shot, hand);
 		expect(wrong).toEqual([]);
 		expect(asked).toBeLessThanOrEqual((right + asked) / 10);
+	});
+
+	test.each([
+		[
+			'a board of steps, on whose filled squares no dot is seen',
+			'whole',
+			{ id: 'board', kind: 'steps', form: 'path', rules: { path: { entries: 60 } } }
+		],
+		[
+			'boxes by their rhythms',
+			'crossed',
+			{
+				id: 'boxes',
+				kind: 'habits',
+				form: 'rhythm-boxes',
+				items: [
+					{ name: 'Scales', rhythm: 'times-a-week', goal: 3 },
+					{ name: 'Sheets', rhythm: 'weekly' },
+					{ name: 'Oil', rhythm: 'monthly' }
+				]
+			}
+		],
+		[
+			'parcels sent and arrived, in a table whose lines hide every second row of dots',
+			'slashed',
+			{
+				id: 'parcels',
+				kind: 'parcels',
+				rules: { table: { entries: 12 } },
+				columns: [
+					{ name: 'Item', width: 12 },
+					{ name: 'Sent', width: 4, holds: 'tick' },
+					{ name: 'Arrived', width: 6, holds: 'tick' }
+				]
+			}
+		]
+	] as const)('%s', (_, fills, wish) => {
+		const other = albumWith([wish]);
+		const [page] = other.known.filter(({ fields }) => fields.length > 0);
+		const { right, asked, wrong } = readIn(other, page?.page ?? 0, { seed: fills }, { fills });
+		expect(wrong).toEqual([]);
+		expect(right).toBeGreaterThan(12);
+		expect(asked).toBeLessThanOrEqual((right + asked) / 12);
 	});
 
 	test('a page that lies turned is read the same', () => {

@@ -1,5 +1,6 @@
 import { subjectKey, type FieldMark, type Mark } from '../../draw';
 import type { PageField } from '../../page';
+import { contains } from '../../paper';
 import { filledIn, looksOf, type Cell } from './cells';
 import { lightOfSquares, whiteOf, type Picture, type PlaceOf } from '../picture/colour';
 import type { SeenPage } from '../find/see-page';
@@ -47,9 +48,13 @@ export function readPage(
 		corners.some(({ x, y }) => x < 0 || y < 0 || x >= picture.width || y >= picture.height);
 
 	const marked = seen.filter((one) => isMark(one.field) && !isHidden(one));
+	const isNumbered = ({ about, ...cell }: FieldMark) =>
+		about.day === undefined &&
+		marks.some((mark) => mark.kind === 'text' && mark.text !== '' && contains(cell, mark));
 	const cells = marked.map(({ wish, field }): Cell => ({
 		tracker: wish,
 		field,
+		isNumbered: isNumbered(field),
 		looks: looksOf(picture, place, white, field)
 	}));
 	const filled = new Map(filledIn(cells).map((one, at) => [marked[at], one]));
@@ -105,8 +110,7 @@ export function readPage(
 	return seen.map((one) => ({ ...one, shown: shown(one) }));
 }
 
-const isMark = ({ holds, about }: FieldMark) =>
-	(holds === 'mark' && about.nth === undefined) || holds === 'tick';
+const isMark = ({ holds }: FieldMark) => holds === 'mark' || holds === 'tick';
 
 function cornersOf(place: PlaceOf, { x, y, w, h, beyond = 0 }: FieldMark) {
 	const [left, right] = [x - beyond, x + w + beyond];
