@@ -1,6 +1,7 @@
 import type { CDPSession, Page } from 'playwright';
 import { startApp } from '../e2e/app';
 import { launch, openWindow } from '../e2e/chromium';
+import { addKind } from '../e2e/add-kind';
 import { summary, report } from './measure';
 
 declare global {
@@ -29,7 +30,7 @@ export async function benchScreens(): Promise<void> {
 		});
 		await page.addInitScript(noteWorkers);
 		await page.goto(app.address, { waitUntil: 'networkidle' });
-		await page.getByRole('radio', { name: /^Roomiest \d+ pages/ }).waitFor();
+		await page.getByRole('radio', { name: /^Roomiest\s*\d+/ }).waitFor();
 		const since = await page.evaluate(() => performance.now() - (window.started ?? 0));
 		console.log(
 			`worker asked for to three suggestions seen ${since.toFixed(0)} ms at most (wanted: 400 for one plan)`
@@ -41,8 +42,7 @@ export async function benchScreens(): Promise<void> {
 				`its worker ${await kilobytes(workers)} kB more`
 		);
 		while ((await page.getByTestId(/^wish-/).count()) < 10) {
-			await page.getByRole('button', { name: 'Add a page' }).click();
-			await page.getByRole('menuitem', { name: 'Habit trackers' }).click();
+			await addKind(page, 'Habit trackers');
 		}
 		await page.getByTestId('wish-3').click();
 		await keystrokes(page, await page.context().newCDPSession(page));
@@ -77,7 +77,7 @@ async function allKinds(page: Page): Promise<void> {
 		};
 		requestAnimationFrame(next);
 	});
-	await page.getByRole('link', { name: 'Kinds' }).click();
+	await page.getByRole('link', { name: 'All kinds of pages, drawn' }).click();
 	await page.getByRole('searchbox').waitFor();
 	for (let turn = 0; turn < 12; turn++) {
 		await page.mouse.wheel(0, 700);

@@ -4,6 +4,8 @@ import type { Browser, BrowserContext, Page } from 'playwright';
 import { oneApp, type App } from './app';
 import { launch, oneWindow, watch } from './chromium';
 
+export { addKind } from './add-kind';
+
 /** What a test file works with: a fresh window for each test, over one application and browser. */
 export interface Stage {
 	app: App;
@@ -104,20 +106,6 @@ export async function choose(
 			: list.getByRole('option', { name: option, exact: typeof option === 'string' });
 	await item.click();
 	await list.waitFor({ state: 'hidden' });
-}
-
-/** Adds a kind by the field above the list, or to what a page holds by the field beside the page. */
-export async function addKind(page: Page, name: string, to: 'month' | 'page' = 'month') {
-	const field = page.getByTestId(to === 'month' ? 'add-wish' : 'add-member');
-	await field.click();
-	await field.fill(name);
-	await page
-		.getByRole('option', { name: new RegExp(`^${name}`) })
-		.first()
-		.click();
-	// What was added is opened in place of what it was added to.
-	const chosen = page.getByRole('region', { name: 'The chosen wish' });
-	if (to === 'page') await chosen.getByRole('heading', { name }).waitFor();
 }
 
 /** Opens what is folded among the settings of the chosen wish, or elsewhere. */
