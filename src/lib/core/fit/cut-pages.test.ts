@@ -147,11 +147,14 @@ describe('a month on cut leaves', () => {
 		};
 		const plan = planWith(
 			[
-				{ id: 'one', kind: 'brain-dump', size: { w: 9, h: 40 }, pin: { page: 13 } },
-				{ id: 'two', kind: 'brain-dump', size: { w: 9, h: 40 }, pin: { page: 13 } }
+				{ id: 'one', kind: 'brain-dump', size: { w: 8, h: 40 }, pin: { page: 13 } },
+				{ id: 'two', kind: 'brain-dump', size: { w: 8, h: 40 }, pin: { page: 13 } }
 			],
 			{ cuts: [window] }
 		);
-		expect(planRun(plan).unplaced).toEqual([]);
+		const run = planRun(plan);
+		expect(run.unplaced).toEqual([]);
+		// A square from the cut.
+		expect(run.blocks.map(({ pieces }) => pieces[0].rect.x).sort((a, b) => a - b)).toEqual([0, 20]);
 	});
 });

@@ -10,6 +10,7 @@ import {
 	type Size
 } from '../../paper';
 import type { Plan } from '../plan/plan';
+import { emptyRects, withGap } from './space';
 
 /** A page that may still be filled: the smallest rectangle around what its leaf has left, tabs apart. */
 export interface Sheet {
@@ -33,6 +34,16 @@ export function cutsOf({ cuts = [], earlierCuts = [] }: Plan): readonly Cut[] {
 /** The usable squares of a page of a plan. */
 export function usableSquares(plan: Plan, page: number): Usable {
 	return usableOf(plan.notebook, cutsOf(plan), page);
+}
+
+/** Whether what is cut away is a hole: paper is left on all four sides of it. Nothing stands nearer to it than a square. */
+export function isHole({ x, y, w, h }: Rect, page: Size): boolean {
+	return x > 0 && y > 0 && x + w < page.w && y + h < page.h;
+}
+
+/** What is cut out of a rectangle of a page, counted from its first dot. */
+export function holesIn(plan: Plan, page: number, rect: Rect): Rect[] {
+	return usableSquares(plan, page).lost.flatMap((lost) => within(lost, rect, rect));
 }
 
 /** Pages that a month may still fill, in order: free in the book, not drawn, and with squares left. */
@@ -101,7 +112,14 @@ export const sharedRooms: Readonly<Record<Side, string>> = {
 const mainPart = 0.85;
 
 function sheetOf(plan: Plan, page: Page): Sheet[] {
-	const { rects: all, lost } = usableSquares(plan, page.number);
+	const { lost: cutAway, ...usableRects } = usableSquares(plan, page.number);
+	const whole = { w: page.columns, h: page.rows };
+	const lost = cutAway.flatMap((rect) =>
+		isHole(rect, whole) ? within(withGap(rect), { x: 0, y: 0 }, whole) : [rect]
+	);
+	const all = cutAway.some((rect) => isHole(rect, whole))
+		? emptyRects(whole, lost)
+		: usableRects.rects;
 	const [main] = all;
 	if (!main) return [];
 	const usable = page.columns * page.rows - lost.reduce((sum, { w, h }) => sum + w * h, 0);

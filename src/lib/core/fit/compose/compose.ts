@@ -26,7 +26,7 @@ import { layoutsOf } from '../choices/layouts-of';
 import { weekLabel, weeksMissed } from '../choices/parts';
 import type { PlannedProblem } from '../problem/problem-of';
 import { noPlace, ownReason } from './reasons';
-import { onPageOf, sharedRooms, sheetsOf, usableSquares } from '../choices/sheets';
+import { holesIn, onPageOf, sharedRooms, sheetsOf, usableSquares } from '../choices/sheets';
 import { isShared } from '../members/hosting';
 import type { Solution } from '../solve';
 
@@ -123,14 +123,14 @@ function drawnBlocks(plan: Plan): Block[] {
 	return (plan.drawn?.blocks ?? []).flatMap((drawn): Block[] => {
 		const { wish, drawnWith, host, letters, form } = drawn;
 		const [first, second] = drawn.pieces;
-		if (!first) return [];
+		const ruled = formById(form);
+		if (!first || !ruled) return [];
 		const { gutter } = plan.notebook;
+		const holes = ruled.roundHoles ? holesIn(plan, first.page, first.rect) : [];
 		const room: Room = second
 			? { span: 'spread', left: sizeOf(first.rect), right: sizeOf(second.rect), gutter }
-			: { span: 'page', ...sizeOf(first.rect) };
+			: { span: 'page', ...sizeOf(first.rect), ...(holes.length > 0 ? { holes } : {}) };
 		const pieces: Pieces = second ? [first, second] : [first];
-		const ruled = formById(form);
-		if (!ruled) return [];
 		const setting = settingOf({ ...plan, ...drawnWith }, wish, ruled);
 		const { facts, why } = layoutsOf(ruled, setting, room)[0] ?? { facts: {}, why: [] };
 		const shown = { wish: wish.id, as: wish, form, room, pieces, discomfort: 0, facts, why };

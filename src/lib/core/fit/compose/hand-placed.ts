@@ -1,6 +1,6 @@
 import type { Room } from '../../forms';
 import { intoHost, outOfHost, wishById, withChanged, type Pin, type Wish } from '../../wish';
-import { contains, gridOf, overlaps, pageOf, type Rect } from '../../paper';
+import { contains, gridOf, overlaps, pageOf, sideOf, type Rect } from '../../paper';
 import { misfitIn, type Choice } from '../choices/choices';
 import { choicesIn } from '../members/hosting';
 import type { Block, Piece, Pieces, Plan, Run } from '../plan/plan';
@@ -111,12 +111,13 @@ export function holdAt(plan: Plan, run: Run, block: Block, pieces: Pieces): read
 	return wishes.map((wish): Wish => {
 		if (wish.id !== block.wish) return wish;
 		const alone = wish.pin?.alone ? { alone: true } : {};
+		const side = wish.side === sideOf(page) ? wish.side : undefined;
 		if (pieces.length === 2) {
 			const pin: Pin = { page, y: rect.y, w: rect.w + (pieces[1]?.rect.w ?? 0), h: rect.h };
 			return { ...wish, form, span: 'spread', side: undefined, size: undefined, pin };
 		}
 		const held: Pin = { page, ...rect, ...alone };
-		return { ...wish, form, span: 'page', side: undefined, size: undefined, pin: held };
+		return { ...wish, form, span: 'page', side, size: undefined, pin: held };
 	});
 }
 

@@ -3,6 +3,7 @@ import { partsOf, type Part } from '../choices/parts';
 import { sheetsOf, type Sheet } from '../choices/sheets';
 import { pricesFor, type Prices } from '../plan/aims';
 import type { Plan } from '../plan/plan';
+import { roundItsHole } from './holed-page';
 import { blocksIn, daysLacking } from './losses';
 import { facingPins, givesWay, onlyOverSpread, place, type Fixed } from './pinned';
 
@@ -19,7 +20,7 @@ export interface Divided {
 export function dividedOf(plan: Plan): Divided {
 	const sheets = sheetsOf(plan);
 	const drawn = new Set(plan.drawn?.blocks.map(({ wish }) => partName(wish)));
-	const parts = facingPins(plan)
+	const parts = facingPins({ ...plan, wishes: roundItsHole(plan, sheets) })
 		.flatMap((wish) => partsOf(plan, wish))
 		.filter(({ wish }) => !drawn.has(partName(wish)))
 		.map((part) => (givesWay(plan, part) ? { ...part, lacking: 1 } : part));

@@ -1,14 +1,14 @@
 import type { Room } from '../../forms';
 import { contains, overlaps, spreadOf, type Dot, type Rect, type Size } from '../../paper';
 import type { Pin, Wish } from '../../wish';
-import { rectsOf, settingOf, type Choice } from '../choices/choices';
+import { formsOf, rectsOf, settingOf, type Choice } from '../choices/choices';
 import { layoutsOf } from '../choices/layouts-of';
 import type { Taken } from '../members/footprint';
 import { choicesIn } from '../members/hosting';
 import { inRows, pageChoices, spreadChoices } from './options';
 import type { Part } from '../choices/parts';
 import type { Pieces, Plan } from '../plan/plan';
-import { facing, usableSquares, within, type Sheet } from '../choices/sheets';
+import { facing, holesIn, usableSquares, within, type Sheet } from '../choices/sheets';
 import { emptyRects } from '../choices/space';
 
 /** A part whose place the person fixed to the dot. */
@@ -117,7 +117,11 @@ export function place(
 		.flatMap((most) => {
 			const wanted = { w: asked.w ?? most.w, h: asked.h ?? most.h };
 			if (wanted.w > most.w || wanted.h > most.h) return [];
-			return choicesIn(plan, wish, { span: 'page', ...wanted }).slice(0, 1);
+			const rect = { x: pin.x ?? 0, y: pin.y ?? 0, ...wanted };
+			const holes = holesIn(plan, number, rect);
+			const around = holes.length > 0 && formsOf(wish).some(({ roundHoles }) => roundHoles);
+			const room: Room = { span: 'page', ...wanted, ...(around ? { holes } : {}) };
+			return choicesIn(plan, wish, room, false, around ? [holes, []] : undefined).slice(0, 1);
 		})
 		.sort((a, b) => a.discomfort - b.discomfort);
 	if (choice?.room.span !== 'page') return undefined;
@@ -132,7 +136,9 @@ export function place(
 		(part) => overlaps(part, rect) && !open.some((room) => contains(room, part))
 	);
 	if (cutAway || !free(number, rect)) return undefined;
-	return { part, choice, room: { span: 'page', ...size }, pieces: [{ page: number, rect }] };
+	const { holes } = choice.room;
+	const room: Room = { span: 'page', ...size, ...(holes ? { holes } : {}) };
+	return { part, choice, room, pieces: [{ page: number, rect }] };
 }
 
 /** Sizes that are free from a dot on to the right and down, the largest first. */

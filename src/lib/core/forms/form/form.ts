@@ -23,7 +23,11 @@ export interface WeekPart {
 
 /** Squares offered to a form, or taken by it: on one page, or on both pages of a spread. */
 export type Room =
-	| ({ readonly span: 'page' } & Size)
+	| ({
+			readonly span: 'page';
+			/** What is cut out of it, for forms that are composed round holes; counted from its first dot. */
+			readonly holes?: readonly Rect[];
+	  } & Size)
 	| {
 			readonly span: 'spread';
 			readonly left: Size;
@@ -89,6 +93,8 @@ export interface Form {
 	readonly byChoice?: boolean;
 	/** It takes the whole of a page, never a part. */
 	readonly wholePage?: boolean;
+	/** It is composed round what is cut out of its page, and takes the whole of that too. */
+	readonly roundHoles?: boolean;
 	/** What of a wish's content it has a place for. */
 	readonly content: readonly ContentName[];
 	/** What its parts are called on the screen. */
