@@ -49,8 +49,8 @@ export interface PlannerWorker {
 	suggestOthers: (plan: Plan, build: string) => Promise<Suggestion[] | undefined>;
 	/** What would make a run better; it takes long, and whatever somebody waits for goes first. */
 	beyond: (plan: Plan, run: Run) => Promise<Beyond | undefined>;
-	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
-	tryOut: (plan: Plan) => Promise<Summary | undefined>;
+	/** The run of a plan that is being tried; undefined when another one is tried meanwhile. */
+	tryOut: (plan: Plan) => Promise<Run | undefined>;
 	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	/** The run of another plan than the one at hand. */
 	runOf: (plan: Plan) => Promise<Run | undefined>;
@@ -207,8 +207,7 @@ expose({
 	},
 	tryOut: async (plan) => {
 		const own = ++newestTrial;
-		const run = await planned(plan, () => own === newestTrial);
-		return run && summaryOf(run);
+		return planned(plan, () => own === newestTrial);
 	},
 	runOf: (plan) => planned(plan, () => true),
 	remedies: (plan, run, wish) => first(remediesOf(plan, run, wish)),

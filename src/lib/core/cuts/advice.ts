@@ -1,5 +1,5 @@
 import { overlaps, pageOf, spreadOf, type Notebook, type Rect } from '../paper';
-import { frontsOf, type Cut } from './cut';
+import { frontOf, frontsOf, type Cut } from './cut';
 import { distanceOf, edgesOf } from './inside';
 import { openingAt, viewOf, type Stack } from './opening';
 import { removals, type Removal } from './removed';
@@ -30,7 +30,7 @@ export interface Advice {
 /** Paper narrower than this tears (common practice), in squares. */
 const leastBridge = 2;
 
-/** All advice for the cuts of a book, with what stands on its pages; nothing is said twice. */
+/** All advice for the cuts of a book, with what stands on its pages; what is to be said of a block is said once. */
 export function adviceFor(
 	notebook: Notebook,
 	cuts: readonly Cut[],
@@ -114,6 +114,13 @@ function ofDrawn(
 		}));
 }
 
+/** What of a block is seen otherwise than on a whole leaf, and past which page. */
+interface Seen {
+	readonly kind: 'part' | 'shows' | 'hidden';
+	readonly block: OnPage;
+	readonly past: number;
+}
+
 function ofViews(
 	notebook: Notebook,
 	cuts: readonly Cut[],
@@ -123,48 +130,63 @@ function ofViews(
 	const spreads = new Set(
 		fronts.flatMap((front) => [front, front + 1]).map((page) => spreadOf(page).left)
 	);
-	return [...spreads].flatMap((left) => {
+	const seen = [...spreads].flatMap((left) => {
 		const opening = openingAt(notebook, cuts, left);
-		const where = `at pages ${left} and ${left + 1}`;
 		return [opening.left, opening.right].flatMap((stack) =>
 			stack
 				.slice(1)
 				.flatMap(({ page }, index) =>
 					blocks
-						.filter((block) => block.page === page)
-						.flatMap((block) => ofView(notebook, stack, block, index === stack.length - 2, where))
+						.filter((block) => block.page === page && !isFanned(cuts, stack, page))
+						.flatMap((block) => seenOf(notebook, stack, block, index === stack.length - 2))
 				)
 		);
 	});
+	return seen
+		.filter(
+			({ block, kind }, index) =>
+				seen.findIndex((other) => other.block === block && other.kind === kind) === index
+		)
+		.map(({ block, kind }) => {
+			const past = seen
+				.filter((other) => other.block === block && other.kind === kind)
+				.map((other) => other.past);
+			return { kind, page: block.page, text: sentenceOf(kind, block, past) };
+		});
 }
 
-function ofView(
-	notebook: Notebook,
-	stack: Stack,
-	{ name, page, rect, ofSet }: OnPage,
-	shared: boolean,
-	where: string
-): Advice[] {
-	const view = viewOf(notebook, stack, page, rect);
-	const through = `through page ${stack[0].page}`;
-	if (view === 'part')
-		return [
-			{
-				kind: 'part',
-				page,
-				text: `${name} on page ${page} is seen only in part ${through}, ${where}.`
-			}
-		];
-	if (view === 'whole' && !shared)
-		return [{ kind: 'shows', page, text: `${name} on page ${page} shows ${through}, ${where}.` }];
+/** Whether a page shows past another one because its leaf is the next of a waterfall: that is what a waterfall is for. */
+function isFanned(cuts: readonly Cut[], stack: Stack, page: number): boolean {
+	const [over] = stack;
+	return cuts.some((cut) => {
+		if (cut.kind !== 'waterfall' || !over) return false;
+		const fronts = frontsOf(cut);
+		return fronts.includes(frontOf(over.page)) && fronts.includes(frontOf(page));
+	});
+}
+
+function sentenceOf(kind: Seen['kind'], { name, page }: OnPage, past: readonly number[]): string {
+	const pages =
+		past.length === 1
+			? `page ${past[0]}`
+			: `pages ${past.slice(0, -1).join(', ')} and ${past.at(-1)}`;
+	switch (kind) {
+		case 'part':
+			return `${name} on page ${page} is seen only in part past ${pages}.`;
+		case 'shows':
+			return `${name} on page ${page} shows through ${pages}.`;
+		case 'hidden':
+			return `${name} on page ${page} stays hidden beneath ${pages}.`;
+	}
+}
+
+function seenOf(notebook: Notebook, stack: Stack, block: OnPage, shared: boolean): Seen[] {
+	const [over] = stack;
+	if (!over) return [];
+	const view = viewOf(notebook, stack, block.page, block.rect);
+	const seen = (kind: Seen['kind']): Seen[] => [{ kind, block, past: over.page }];
+	if (view === 'part') return seen('part');
+	if (view === 'whole' && !shared) return seen('shows');
 	// What a door hides on the page that all leaves share is found only when the whole set is turned.
-	if (view === 'hidden' && shared && !ofSet)
-		return [
-			{
-				kind: 'hidden',
-				page,
-				text: `${name} on page ${page} stays hidden beneath page ${stack[0].page}, ${where}.`
-			}
-		];
-	return [];
+	return view === 'hidden' && shared && !block.ofSet ? seen('hidden') : [];
 }

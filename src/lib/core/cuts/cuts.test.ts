@@ -277,6 +277,16 @@ describe('advice', () => {
 		expect(kinds([door], [on(17, { x: 0, y: 0, w: 18, h: 20 })])).toContain('hidden');
 	});
 
+	test('each block is spoken of once, and what a waterfall fans out is no fault', () => {
+		const fan = cut('waterfall', { leaves: { first: 13, last: 19 }, step: 6 });
+		const strip = { x: 0, y: 0, w: 28, h: 40 };
+		const blocks = [15, 17, 19].map((page) => on(page, strip));
+		expect(adviceFor(a5, [fan], blocks)).toEqual([]);
+		const [told, ...more] = adviceFor(a5, [fan], [on(12, strip)]);
+		expect(told?.text).toMatch(/^Tasks on page 12 is seen only in part past pages 14, 16/);
+		expect(more).toEqual([]);
+	});
+
 	test('a window that opens on another leaf of the set shows what stands there', () => {
 		const window = cut('window', { rect: { x: 4, y: 4, w: 20, h: 20 } });
 		const next = cut('bottom', { id: 'next', leaves: { first: 15, last: 15 }, amount: 5 });

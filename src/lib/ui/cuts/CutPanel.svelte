@@ -12,6 +12,8 @@
 		type CutKind
 	} from '$lib/core/cuts';
 	import { pageOf } from '$lib/core/paper';
+	import Check from '../fields/Check.svelte';
+	import { blockName } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { focusOn } from '../focus';
 	import type { CutDraft } from './cut-draft.svelte';
@@ -96,6 +98,13 @@
 						{/if}
 					</p>
 				</div>
+				{#if draft.leaving.length > 0}
+					<Check
+						label="Keep {draft.leaving.map(blockName).join(' and ')} here, round the cut"
+						checked={draft.keeps}
+						onchange={(keeps) => (draft.keeps = keeps)}
+					/>
+				{/if}
 				<details>
 					<summary class="cursor-pointer">
 						{draft.costs.reduce((sum, { lost }) => sum + lost, 0)} squares lost on {pages(

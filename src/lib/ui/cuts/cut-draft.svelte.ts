@@ -4,8 +4,10 @@ import {
 	roomsOf,
 	summaryOf,
 	usableSquares,
+	type Block,
 	type OpenRoom,
 	type Plan,
+	type Run,
 	type Summary
 } from '$lib/core/fit';
 import { contains, outlineShapes, pageOf, type OutlineShape, type Rect } from '$lib/core/paper';
@@ -45,8 +47,10 @@ export class CutDraft {
 	/** The draft as it was when the hand last rested: what is reckoned is reckoned for it. */
 	private settled = $state.raw<Cut>();
 	private rest: ReturnType<typeof setTimeout> | undefined;
-	/** What the run comes to with it; undefined while that is being worked out. */
-	outcome = $state.raw<Summary>();
+	/** The run with it; undefined while that is being worked out. */
+	private tried = $state.raw<Run>();
+	/** What stands on its pages stays there, however it may be cut. */
+	keeps = $state(false);
 
 	constructor(private readonly desk: MonthDesk) {}
 
@@ -86,18 +90,14 @@ export class CutDraft {
 		clearTimeout(this.rest);
 		this.rest = setTimeout(() => {
 			this.settled = cut;
-			this.outcome = undefined;
+			this.tried = undefined;
 			if (!this.fault) void this.reckon(cut);
 		}, restMs);
 	}
 
 	accept(): void {
 		if (!this.cut || this.fault) return;
-		const { kind, rect, leaves } = this.cut;
-		const picture = kind === 'window' ? this.pictureOn(leaves.first) : undefined;
-		// A window in a picture keeps its page as it is composed.
-		const held = picture && rect && contains(picture.rect, rect) ? picture.host : undefined;
-		this.desk.setCut(this.cut, held);
+		this.desk.setCut(this.cut, this.keeps ? this.leaving : []);
 		this.leave();
 	}
 
@@ -105,8 +105,33 @@ export class CutDraft {
 		clearTimeout(this.rest);
 		this.cut = undefined;
 		this.settled = undefined;
-		this.outcome = undefined;
+		this.tried = undefined;
+		this.keeps = false;
 	}
+
+	/** What the run comes to with the cut; undefined while that is being worked out. */
+	get outcome(): Summary | undefined {
+		return this.tried && summaryOf(this.tried);
+	}
+
+	/** What stands on the cut's pages and goes to another one because of it. */
+	leaving = $derived.by((): Block[] => {
+		const { settled, tried, desk } = this;
+		if (!settled || !tried) return [];
+		const pages = frontsOf(settled).flatMap((front) => [front, front + 1]);
+		const placesIn = (run: Run, { wish, as }: Block) =>
+			run.blocks
+				.filter((other) => other.wish === wish && other.as.part?.week === as.part?.week)
+				.flatMap(({ pieces }) => pieces.map(({ page }) => page));
+		return desk.run.blocks.filter(
+			(block) =>
+				!block.host &&
+				!block.as.part &&
+				block.pieces.some(
+					({ page }) => pages.includes(page) && !placesIn(tried, block).includes(page)
+				)
+		);
+	});
 
 	/** What the cut's pages lose, and what stays of each. */
 	costs = $derived.by((): PageCost[] => {
@@ -138,14 +163,17 @@ export class CutDraft {
 		const { settled, desk } = this;
 		const plan = this.planWith(settled);
 		if (settled && cutFault(plan.notebook, settled)) return [];
-		const blocks = desk.run.blocks.flatMap((block) =>
-			block.pieces.map(({ page, rect }) => ({
-				name: blockName(block),
-				page,
-				rect,
-				drawn: plan.drawn?.pages.includes(page) ?? false,
-				ofSet: block.as.part !== undefined
-			}))
+		const run = settled ? (this.tried ?? desk.run) : desk.run;
+		const blocks = run.blocks.flatMap((block) =>
+			block.pieces
+				.filter(({ page, rect }) => !isWithinHost(run, block, page, rect))
+				.map(({ page, rect }) => ({
+					name: blockName(block),
+					page,
+					rect,
+					drawn: plan.drawn?.pages.includes(page) ?? false,
+					ofSet: block.as.part !== undefined
+				}))
 		);
 		return adviceFor(plan.notebook, cutsOf(plan), blocks);
 	});
@@ -156,8 +184,20 @@ export class CutDraft {
 	}
 
 	private async reckon(cut: Cut): Promise<void> {
-		const outcome = await this.desk.tryOut(this.desk.planWithCut(cut));
+		const tried = await this.desk.tryOut(this.desk.planWithCut(cut));
 		// A newer draft has its own answer on the way.
-		if (outcome && cut === this.cut) this.outcome = outcome;
+		if (tried && cut === this.cut) this.tried = tried;
 	}
+}
+
+/** Whether a member stands inside its host, which is spoken of in its place. */
+function isWithinHost(run: Run, { host }: Block, page: number, rect: Rect): boolean {
+	return (
+		host !== undefined &&
+		run.blocks.some(
+			({ wish, pieces }) =>
+				wish === host.wish &&
+				pieces.some((piece) => piece.page === page && contains(piece.rect, rect))
+		)
+	);
 }

@@ -17,8 +17,7 @@ import {
 	type Remedy,
 	type Person,
 	type Plan,
-	type Run,
-	type Summary
+	type Run
 } from '$lib/core/fit';
 import {
 	arranged,
@@ -388,8 +387,12 @@ export class MonthDesk {
 	}
 
 	/** Makes a cut, or changes the one with its id; what is `held` stays where it lies around the cut. */
-	setCut(cut: Cut, held?: Block): void {
-		const wishes = held ? holdAt(this.plan, this.run, held, held.pieces) : this.wishes;
+	setCut(cut: Cut, held: readonly Block[]): void {
+		const { plan, run } = this;
+		const wishes = held.reduce(
+			(wishes, block) => holdAt({ ...plan, wishes }, run, block, block.pieces),
+			this.wishes
+		);
 		this.change({ cuts: withCut(this.cuts, cut), wishes });
 	}
 
@@ -403,8 +406,8 @@ export class MonthDesk {
 		return this.planFor({ ...this.month, cuts: [...others, cut] });
 	}
 
-	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
-	tryOut(plan: Plan): Promise<Summary | undefined> | undefined {
+	/** The run of a plan that is being tried; undefined when another one is tried meanwhile. */
+	tryOut(plan: Plan): Promise<Run | undefined> | undefined {
 		return this.planner?.tryOut(plan);
 	}
 

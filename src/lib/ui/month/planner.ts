@@ -1,6 +1,6 @@
 import { version } from '$app/environment';
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Plan, Remedy, Run, Summary } from '$lib/core/fit';
+import type { Plan, Remedy, Run } from '$lib/core/fit';
 import type { MakingPlan } from '$lib/core/making';
 import type { Beyond, PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
@@ -65,7 +65,7 @@ export class Planner {
 	}
 
 	/** What a plan comes to that is being tried; undefined when another one is tried meanwhile. */
-	tryOut(plan: Plan): Promise<Summary | undefined> {
+	tryOut(plan: Plan): Promise<Run | undefined> {
 		return this.remote.tryOut(plan);
 	}
 
