@@ -4,7 +4,7 @@
 	import { mayStay } from '$lib/core/fit';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { BlockMove } from '../page/block-move.svelte';
-	import { lookAt, type Look } from '../sight';
+	import { OneLook } from '../one-look.svelte';
 
 	interface Props {
 		desk: MonthDesk;
@@ -15,42 +15,27 @@
 	/** A drawn page held against its plan in a photograph: what is missing, off or too much, and what is right. */
 	let { desk, guide, onright }: Props = $props();
 
-	let share = $state<number>();
-	let refused = $state<string>();
-	let seen = $state.raw<{ checked: CheckedPicture; address: string }>();
-	let look: Look | undefined;
-
-	function stop() {
-		look?.stop();
-		look = undefined;
-		share = undefined;
-	}
-	$effect(() => stop);
+	const look = new OneLook();
+	$effect(() => () => look.close());
+	const seen = $derived(
+		look.seen?.looked.kind === 'checked'
+			? { checked: look.seen.looked.checked, address: look.seen.address }
+			: undefined
+	);
 
 	async function chosen(input: HTMLInputElement) {
 		const [picture] = input.files ?? [];
 		// The same picture may be chosen again.
 		input.value = '';
 		if (!picture) return;
-		stop();
-		if (seen) URL.revokeObjectURL(seen.address);
-		seen = undefined;
-		refused = undefined;
 		left = undefined;
-		share = 0;
 		const { plan, run } = $state.snapshot({ plan: desk.plan, run: desk.run });
 		const steps = guide.steps.map((step) =>
 			step.kind === 'rule' ? strokesFrom(step).map(({ begin, end }) => ordered(begin, end)) : []
 		);
 		const { page } = guide;
-		look = lookAt({ kind: 'check', picture, plan, run, page, steps }, (done) => (share = done));
-		const looked = await look.result;
-		stop();
-		if (looked.kind === 'refused') refused = looked.says;
-		else if (looked.kind === 'checked') {
-			seen = { checked: looked.checked, address: URL.createObjectURL(picture) };
-			onright(looked.checked.right);
-		}
+		const looked = await look.begin({ kind: 'check', picture, plan, run, page, steps });
+		if (looked?.kind === 'checked') onright(looked.checked.right);
 	}
 
 	type Dot = { readonly x: number; readonly y: number };
@@ -73,7 +58,7 @@
 		if (move.result && mayStay(move.result)) {
 			move.drop(`stands ${wish}`);
 			left = 'It is held where it was drawn, and the rest is planned around it.';
-			seen = undefined;
+			look.close();
 		} else {
 			move.giveUp();
 			left = 'It cannot be held there: something else must stay where it is.';
@@ -106,15 +91,17 @@
 			Choose a photograph of page {guide.page}
 		</label>
 	</p>
-	{#if share !== undefined}
+	{#if look.share !== undefined}
 		<p class="flex items-center gap-3 pt-2" role="status">
-			<progress max="1" value={share} aria-label="Checking"></progress>
+			<progress max="1" value={look.share} aria-label="Checking"></progress>
 			Looking for its lines …
-			<button class="button" onclick={stop}>Cancel</button>
+			<button class="button" onclick={() => look.stop()}>Cancel</button>
 		</p>
 	{/if}
-	{#if refused}
-		<p role="alert" class="mt-2 border-l-4 border-caution bg-caution-ground px-3 py-2">{refused}</p>
+	{#if look.refused}
+		<p role="alert" class="mt-2 border-l-4 border-caution bg-caution-ground px-3 py-2">
+			{look.refused}
+		</p>
 	{/if}
 	{#if left}<p role="status" class="pt-2">{left}</p>{/if}
 	{#if seen}

@@ -1,44 +1,29 @@
 <script lang="ts">
-	import { marginMm, type Notebook, type Side } from '$lib/core/paper';
-	import type { Measured } from '$lib/worker/sight.worker';
+	import { geometryOf, marginMm, type Notebook, type Side } from '$lib/core/paper';
 	import type { NotebookKeeper } from '../keeping/notebook-keeper.svelte';
-	import { lookAt, type Look } from '../sight';
+	import { OneLook } from '../one-look.svelte';
 
 	/** The notebook measured in a photograph of one of its pages: looked at first, then taken with one click. */
 	let { keeper }: { keeper: NotebookKeeper } = $props();
 
 	const notebook = $derived(keeper.notebook);
 	let side = $state<Side | 'both'>('both');
-	let share = $state<number>();
-	let found = $state.raw<{ measured: Measured; address: string }>();
-	let refused = $state<string>();
 	let taken = $state(false);
-	let look: Look | undefined;
-
-	function stop() {
-		look?.stop();
-		look = undefined;
-		share = undefined;
-	}
+	const look = new OneLook();
+	$effect(() => () => look.close());
+	const found = $derived(
+		look.seen?.looked.kind === 'measured'
+			? { measured: look.seen.looked.measured, address: look.seen.address }
+			: undefined
+	);
 
 	async function chosen(files: FileList | null) {
 		const [picture] = files ?? [];
 		if (!picture) return;
-		stop();
-		if (found) URL.revokeObjectURL(found.address);
-		found = undefined;
-		refused = undefined;
 		taken = false;
-		share = 0;
 		const pageMm = { ...notebook.pageMm };
-		look = lookAt({ kind: 'measure', picture, side, pageMm }, (done) => (share = done));
-		const looked = await look.result;
-		stop();
-		if (looked.kind === 'refused') refused = looked.says;
-		else if (looked.kind === 'measured')
-			found = { measured: looked.measured, address: URL.createObjectURL(picture) };
+		await look.begin({ kind: 'measure', picture, side, pageMm });
 	}
-	$effect(() => stop);
 
 	const round = (mm: number, places = 2) => Number(mm.toFixed(places));
 	const known = (mm: number | undefined) => (mm === undefined ? 'not seen' : `${round(mm)} mm`);
@@ -75,23 +60,51 @@
 		})
 	]);
 
-	/** The same fields that a ruler fills. */
-	function take() {
+	/** The fields that a ruler fills, as the photograph has them. */
+	const change = $derived.by((): Partial<Notebook> => {
 		const [first] = pages;
-		if (!first) return;
+		if (!first) return {};
 		const own = (dot: { x?: number; y?: number }) => ({
 			...(dot.x === undefined ? {} : { x: round(dot.x) }),
 			...(dot.y === undefined ? {} : { y: round(dot.y) })
 		});
 		const sides = (of: (page: (typeof pages)[number]) => { x?: number; y?: number }) =>
 			Object.fromEntries(pages.map((page) => [page.side, own(of(page))]));
-		const change: Partial<Notebook> = {
+		return {
 			pitchMm: round(pitchMm, 3),
 			columns: first.columns,
 			rows: first.rows,
 			marginsMm: { ...notebook.marginsMm, ...sides(({ firstDot }) => firstDot) },
 			farMarginsMm: { ...notebook.farMarginsMm, ...sides(({ lastDot }) => lastDot) }
 		};
+	});
+
+	/** How the dots of a leaf's front and back lie to each other. */
+	const registerOf = (book: Notebook) => {
+		const { x, y } = geometryOf(book).registerMm;
+		return `${round(x)} mm across, ${round(y)} mm down`;
+	};
+	const isWhole = $derived(
+		['left', 'right'].every((side) =>
+			pages.some(
+				(page) =>
+					page.side === side && page.firstDot.x !== undefined && page.firstDot.y !== undefined
+			)
+		)
+	);
+	const register = $derived(
+		isWhole
+			? [
+					[
+						'Front of a leaf against its back',
+						registerOf({ ...notebook, ...change }),
+						registerOf(notebook)
+					]
+				]
+			: []
+	);
+
+	function take() {
 		keeper.change(change);
 		taken = true;
 	}
@@ -103,8 +116,8 @@
 >
 	<h2 class="text-2xl">Or measure by photograph</h2>
 	<p class="max-w-prose">
-		Lay the open book on something plain that is darker than the paper. Photograph the two empty
-		pages, or one of them, from straight above, with their outer, upper and lower edges in the
+		Lay the open book on something plain that is darker than the paper. Photograph or scan the two
+		empty pages, or one of them, from straight above, with their outer, upper and lower edges in the
 		picture. The picture stays on this machine. Tried out on simulated photographs only: check the
 		result with a ruler.
 	</p>
@@ -123,16 +136,16 @@
 			<input type="file" accept="image/*" onchange={(event) => chosen(event.currentTarget.files)} />
 		</label>
 	</div>
-	{#if share !== undefined}
+	{#if look.share !== undefined}
 		<p class="flex items-center gap-3" role="status">
-			<progress max="1" value={share} aria-label="Measuring"></progress>
+			<progress max="1" value={look.share} aria-label="Measuring"></progress>
 			Looking for dots …
-			<button class="button" onclick={stop}>Cancel</button>
+			<button class="button" onclick={() => look.stop()}>Cancel</button>
 		</p>
 	{/if}
-	{#if refused}
+	{#if look.refused}
 		<p role="alert" class="max-w-prose border-l-4 border-caution bg-caution-ground px-3 py-2">
-			{refused}
+			{look.refused}
 		</p>
 	{/if}
 	{#if found}
@@ -163,7 +176,7 @@
 						</tr>
 					</thead>
 					<tbody>
-						{#each rows as [what, seen, now] (what)}
+						{#each [...rows, ...register] as [what, seen, now] (what)}
 							<tr class="border-t border-hairline">
 								<th class="py-1 font-normal" scope="row">{what}</th>
 								<td class="text-rubric">{seen}</td>

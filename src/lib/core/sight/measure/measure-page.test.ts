@@ -38,6 +38,11 @@ describe('a page is measured in a photograph', () => {
 	const shots: [string, number, Partial<Shot>][] = [
 		['from straight above, on a dark table', 0, { seed: 'a' }],
 		['the left page', 0, { seed: 'b', side: 'left' as Side }],
+		[
+			'a scan, flat and even, its edges before a grey lid',
+			0,
+			{ seed: 's', table: 140, noise: 1, shade: 0, width: 1240 }
+		],
 		['leaned and turned, with grain', 0, { seed: 'c', lean: 5, nod: -4, turn: 3, noise: 5 }],
 		['curled at the fold, light from the side', 1, { seed: 'd', curl: 4, shade: 0.4, nod: 3 }],
 		[

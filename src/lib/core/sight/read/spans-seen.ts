@@ -12,6 +12,10 @@ const leastDark = 0.1;
 const shortest = 0.2;
 /** So far, in squares, an end may be blurred before it is doubtful. */
 const mostBlurred = 0.5;
+/** What is coloured is at least so dark, as a share of what is usual. */
+const palest = 0.72;
+/** A stretch at an end of the scale that is shorter than this, in squares, may be the edge of a shadow. */
+const leastAtEdge = 1;
 /** Ends are told to so many parts of a square: five minutes where it is an hour. */
 const parts = 12;
 
@@ -84,6 +88,12 @@ function stretchesIn(profile: readonly number[], usual: number): Stretch[] {
 	return found.filter(({ from, to }) => to - from >= shortest);
 }
 
+/** Whether a stretch is a short piece at the beginning or end of its scale. */
+function isAtEdge(from: number, to: number, places: number): boolean {
+	const last = places / perSquare;
+	return to - from < leastAtEdge && (from < shortest || to > last - shortest);
+}
+
 /** How dark what is coloured in a tracker usually is; undefined where nothing is. */
 export function colouredIn(profiles: readonly Profile[]): number | undefined {
 	const dark = profiles
@@ -107,9 +117,22 @@ export function spansSeen(
 		const at = Math.round(end * perSquare);
 		return (even[at] ?? true) && (even[at - 1] ?? true);
 	};
+	/** A shadow is paler than what was coloured. */
+	const isColoured = (from: number, to: number) => {
+		const own = dark
+			.slice(Math.ceil(from * perSquare), Math.max(1, Math.floor(to * perSquare)))
+			.sort((a, b) => a - b);
+		return (own[own.length >> 1] ?? usual) >= palest * usual;
+	};
 	const sure =
 		doubtful <= mostBlurred * perSquare * Math.max(1, 2 * stretches.length) &&
-		stretches.every(({ from, to }) => isTold(from) && isTold(to)) &&
+		stretches.every(
+			({ from, to }) =>
+				isTold(from) &&
+				isTold(to) &&
+				isColoured(from, to) &&
+				(field.holds !== 'times' || !isAtEdge(from, to, dark.length))
+		) &&
 		(field.holds === 'times' || stretches.length <= 1);
 	const round = (value: number) => Math.round(value * parts) / parts;
 	if (stretches.length === 0) return { value: '', sure };
