@@ -22,7 +22,7 @@ export const init: ServerInit = async () => {
 	// However the process ends, everything is in the one file.
 	process.once('exit', () => opened.close());
 	if (process.env.HORARIUM_DEMO) await loadDemo(opened);
-	await clearForgotten(opened, databasePath());
+	await clearForgotten(opened);
 	copyNightly(opened, databasePath());
 	store = opened;
 };

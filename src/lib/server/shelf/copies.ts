@@ -126,12 +126,11 @@ const daysOfDeleted = 30;
 
 /** Forgets photographs that were deleted long ago, and takes away files that no photograph has needed since. */
 export async function clearForgotten(
-	{ photographs }: Pick<Store, 'photographs'>,
-	database: string,
+	{ photographs, photographFolder }: Pick<Store, 'photographs' | 'photographFolder'>,
 	now = new Date()
 ): Promise<void> {
 	const before = new Date(now.getTime() - daysOfDeleted * dayMs);
-	clearPhotographs(photographsBeside(database), await photographs.forget(before), before);
+	clearPhotographs(photographFolder, await photographs.forget(before), before);
 }
 
 /** The day on this machine's clock, such as 2027-05-03. */

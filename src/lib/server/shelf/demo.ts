@@ -1,15 +1,27 @@
 import { changesSchema, checked, keptMonth, planSchema } from '$lib/core/formats';
 import { subjectKey, type Holds } from '$lib/core/draw';
 import type { Change } from '$lib/core/records';
+import page100 from '../../../../demo/april-100.jpg?inline';
+import page98 from '../../../../demo/april-98.jpg?inline';
 import april from '../../../../demo/april.json';
 import march from '../../../../demo/march.json';
 import may from '../../../../demo/month.json';
 import records from '../../../../demo/records.json';
+import { keepPhotograph } from '../keep/photograph-files';
 import type { Store } from './store';
+
+/** Two pages of April as a simulated camera took them. */
+const photographs: Readonly<Record<string, readonly (readonly [page: number, picture: string])[]>> =
+	{
+		'2027-04': [
+			[98, page98],
+			[100, page100]
+		]
+	};
 
 /**
  * Puts the demo data into a database that holds no notebook yet: the recorded months March and April in one book, and May,
- * planned and kept to the 9th, in the next.
+ * planned and kept to the 9th, in the next. Two of April's pages come as photographs.
  */
 export async function loadDemo(store: Store): Promise<void> {
 	const documents = [march, april, may].map((one) => {
@@ -29,6 +41,11 @@ export async function loadDemo(store: Store): Promise<void> {
 			const { id } = await shelf.months.create({ ...keptMonth(document), notebookId });
 			const kept = Object.entries(records).find(([name]) => name === month)?.[1] ?? [];
 			await shelf.records.change(id, kept.flatMap(entriesIn));
+			for (const [page, picture] of photographs[month] ?? []) {
+				const bytes = Buffer.from(picture.slice(picture.indexOf(',') + 1), 'base64');
+				const file = keepPhotograph(store.photographFolder, bytes);
+				if (file) await shelf.photographs.add(id, page, file);
+			}
 		}
 	});
 }

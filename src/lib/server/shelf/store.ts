@@ -41,6 +41,8 @@ export interface Shelf {
 /** Everything that is kept, over one database file. */
 export interface Store extends Shelf {
 	readonly devices: Devices;
+	/** Where the files of photographs lie. */
+	readonly photographFolder: string;
 	/** Does several writes, all of them or none. */
 	readonly together: <T>(work: (shelf: Shelf) => Promise<T>) => Promise<T>;
 	/**
@@ -69,14 +71,16 @@ export interface Store extends Shelf {
 export async function openStore(path: string): Promise<Store> {
 	const { db, close, copyTo } = await openDatabase(path);
 	const shelf = shelfOn(db);
+	const photographFolder = photographsBeside(path);
 	return {
 		...shelf,
 		devices: new Devices(db),
+		photographFolder,
 		together: (work) => writing(db, (transaction) => work(shelfOn(transaction))),
-		packed: (drawn, photographs = photographsBeside(path)) => packShelf(db, photographs, drawn),
+		packed: (drawn, photographs = photographFolder) => packShelf(db, photographs, drawn),
 		compare: (path) => withBrought(db, path, compareBrought),
 		take: async (from, way, left = []) => {
-			movePhotographs(photographsBeside(from), photographsBeside(path));
+			movePhotographs(photographsBeside(from), photographFolder);
 			await withBrought(db, from, (connection) =>
 				writing(connection, (tx) => takeBrought(tx, way, left))
 			).catch((error: unknown) => {

@@ -3,7 +3,6 @@ import { createWriteStream } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { refusedQuery } from '$lib/server/shelf/app-request';
 import { partBeside, removePart } from '$lib/server/keep/part-files';
-import { photographsBeside } from '$lib/server/keep/photograph-files';
 import { waysIn } from '$lib/server/archive/take';
 import { mostFileBytes } from '$lib/server/archive/unpack';
 import { databasePath, today } from '$lib/server/shelf/copies';
@@ -21,7 +20,7 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const path = partBeside(databasePath());
 	await store.copyTo(path);
 	const copy = await openStore(path);
-	const bytes = copy.packed(drawnMonths(copy, person, gone), photographsBeside(databasePath()));
+	const bytes = copy.packed(drawnMonths(copy, person, gone), store.photographFolder);
 	bytes.once('close', () => {
 		copy.close();
 		removePart(path);

@@ -127,10 +127,16 @@ function reach(
 	});
 }
 
+const lossesOf = (colour: Rgb, white: Rgb) =>
+	([0, 1, 2] as const).map((channel) => 1 - colour[channel] / Math.max(20, white[channel]));
+
 /** How much a colour has lost against white in the channel that lost most, 0 to 1. */
 export function lossOf(colour: Rgb, white: Rgb): number {
-	return Math.max(
-		0,
-		...([0, 1, 2] as const).map((channel) => 1 - colour[channel] / Math.max(20, white[channel]))
-	);
+	return Math.max(0, ...lossesOf(colour, white));
+}
+
+/** How much more a colour has lost in one channel than in another: a shadow takes as much of all. */
+export function hueOf(colour: Rgb, white: Rgb): number {
+	const losses = lossesOf(colour, white);
+	return Math.max(...losses) - Math.min(...losses);
 }

@@ -60,6 +60,12 @@ describe('what was filled in is read from a photograph', () => {
 		],
 		['states by the page’s own key', 99, { seed: 'e', shade: 0.4 }, {}],
 		['hours of sleep', 100, { seed: 'f', width: 1100 }, {}],
+		[
+			'hours of sleep, a hand’s shadow over the end of the scale',
+			100,
+			{ seed: 'q', handShadow: 0.4, width: 800 },
+			{ fills: 'ticked' }
+		],
 		['bars of steps, a little blurred', 101, { seed: 'g', width: 1100, blur: 1 }, {}]
 	];
 	test.each(cases)('%s', (_, page, shot, hand) => {

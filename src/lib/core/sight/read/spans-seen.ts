@@ -1,6 +1,6 @@
 import type { FieldMark, FieldScale } from '../../draw';
 import { spanOf, timesText, type Stretch } from '../../records';
-import { colourAt, lossOf, type Picture, type PlaceOf, type White } from '../picture/colour';
+import { colourAt, hueOf, lossOf, type Picture, type PlaceOf, type White } from '../picture/colour';
 
 /** Places that a square along a scale is looked at, and the part of its height. */
 const [perSquare, lines] = [12, [0.34, 0.44, 0.56, 0.66]] as const;
@@ -14,6 +14,8 @@ const shortest = 0.2;
 const mostBlurred = 0.5;
 /** What is coloured is at least so dark, as a share of what is usual. */
 const palest = 0.72;
+/** What is usually coloured with less is grey, and not told from a shadow by its colour. */
+const leastHue = 0.08;
 /** A stretch at an end of the scale that is shorter than this, in squares, may be the edge of a shadow. */
 const leastAtEdge = 1;
 /** Ends are told to so many parts of a square: five minutes where it is an hour. */
@@ -28,6 +30,8 @@ export interface SpansSeen {
 /** How a field looks along its scale, place by place. */
 export interface Profile {
 	readonly dark: readonly number[];
+	/** How much colour there is, besides. */
+	readonly hue: readonly number[];
 	/** Whether light is even there: at the edge of a shadow an end is not told. */
 	readonly even: readonly boolean[];
 }
@@ -42,14 +46,17 @@ export function profileOf(
 	ruled: (column: number) => boolean
 ): Profile {
 	const along = (at: number) => x + (at + 0.5) / perSquare;
-	const raw = Array.from({ length: squares * perSquare }, (_, at) => {
-		const losses = lines.flatMap((part) => {
-			const spot = place(along(at), y + part * h);
-			const colour = colourAt(picture, spot.x, spot.y);
-			return colour ? [lossOf(colour, white.at(along(at), y + part * h))] : [];
+	const places = Array.from({ length: squares * perSquare }, (_, at) => at);
+	const middleOf = (of: typeof lossOf) =>
+		places.map((at) => {
+			const values = lines.flatMap((part) => {
+				const spot = place(along(at), y + part * h);
+				const colour = colourAt(picture, spot.x, spot.y);
+				return colour ? [of(colour, white.at(along(at), y + part * h))] : [];
+			});
+			return middle(values);
 		});
-		return losses.sort((a, b) => a - b)[losses.length >> 1] ?? 0;
-	});
+	const raw = middleOf(lossOf);
 	const lineAt = (at: number) => {
 		const column = Math.round(along(at));
 		return Math.abs(along(at) - column) < nearLine && ruled(column) ? column : undefined;
@@ -63,7 +70,11 @@ export function profileOf(
 		while (lineAt(other) === column) other += way;
 		return raw[other] ?? own;
 	});
-	return { dark, even: raw.map((_, at) => white.isEven(along(at), y + h / 2)) };
+	return {
+		dark,
+		hue: middleOf(hueOf),
+		even: raw.map((_, at) => white.isEven(along(at), y + h / 2))
+	};
 }
 
 /** The stretches of a profile that are darker than half of what is usual for coloured ones, in squares. */
@@ -94,35 +105,49 @@ function isAtEdge(from: number, to: number, places: number): boolean {
 	return to - from < leastAtEdge && (from < shortest || to > last - shortest);
 }
 
-/** How dark what is coloured in a tracker usually is; undefined where nothing is. */
-export function colouredIn(profiles: readonly Profile[]): number | undefined {
-	const dark = profiles
-		.flatMap(({ dark }) => dark)
-		.filter((one) => one >= leastDark)
-		.sort((a, b) => a - b);
+const middle = (values: readonly number[]) =>
+	values.toSorted((a, b) => a - b)[values.length >> 1] ?? 0;
+
+/** What is usual where something is coloured in a tracker. */
+export interface Usual {
+	readonly dark: number;
+	readonly hue: number;
+}
+
+/** How what is coloured in a tracker usually looks; undefined where nothing is. */
+export function colouredIn(profiles: readonly Profile[]): Usual | undefined {
+	const coloured = profiles.flatMap(({ dark, hue }) =>
+		dark.flatMap((own, at) => (own >= leastDark ? [{ dark: own, hue: hue[at] ?? 0 }] : []))
+	);
 	// A word or two in the rows are not a tracker that is filled in.
-	return dark.length < perSquare ? undefined : dark[dark.length >> 1];
+	if (coloured.length < perSquare) return undefined;
+	return {
+		dark: middle(coloured.map(({ dark }) => dark)),
+		hue: middle(coloured.map(({ hue }) => hue))
+	};
 }
 
 /** What stands in a field with a scale, as text: spans of time, or the number that a bar reaches. */
 export function spansSeen(
 	field: FieldMark,
 	scale: FieldScale,
-	{ dark, even }: Profile,
-	usual: number
+	{ dark, hue, even }: Profile,
+	usual: Usual
 ): SpansSeen {
-	const stretches = stretchesIn(dark, usual);
-	const doubtful = dark.filter((one) => one > 0.3 * usual && one < 0.7 * usual).length;
+	const stretches = stretchesIn(dark, usual.dark);
+	const doubtful = dark.filter((one) => one > 0.3 * usual.dark && one < 0.7 * usual.dark).length;
 	const isTold = (end: number) => {
 		const at = Math.round(end * perSquare);
 		return (even[at] ?? true) && (even[at - 1] ?? true);
 	};
-	/** A shadow is paler than what was coloured. */
+	/** A shadow is paler than what was coloured, or has no colour where that has. */
 	const isColoured = (from: number, to: number) => {
-		const own = dark
-			.slice(Math.ceil(from * perSquare), Math.max(1, Math.floor(to * perSquare)))
-			.sort((a, b) => a - b);
-		return (own[own.length >> 1] ?? usual) >= palest * usual;
+		const own = <T>(values: readonly T[]) =>
+			values.slice(Math.ceil(from * perSquare), Math.max(1, Math.floor(to * perSquare)));
+		return (
+			middle(own(dark)) >= palest * usual.dark &&
+			(usual.hue < leastHue || middle(own(hue)) >= usual.hue / 2)
+		);
 	};
 	const sure =
 		doubtful <= mostBlurred * perSquare * Math.max(1, 2 * stretches.length) &&

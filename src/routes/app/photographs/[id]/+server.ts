@@ -2,9 +2,7 @@ import { json } from '@sveltejs/kit';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { problem } from '$lib/server/answer/problem';
-import { photographsBeside } from '$lib/server/keep/photograph-files';
 import { readChecked } from '$lib/server/shelf/app-request';
-import { databasePath } from '$lib/server/shelf/copies';
 import type { RequestHandler } from './$types';
 
 const missing = () => problem(404, 'Not found', 'There is no photograph with this id.');
@@ -13,7 +11,7 @@ const missing = () => problem(404, 'Not found', 'There is no photograph with thi
 export const GET: RequestHandler = async ({ params, locals }) => {
 	const photograph = await locals.store.photographs.file(params.id);
 	if (!photograph) return missing();
-	const path = join(photographsBeside(databasePath()), photograph.hash);
+	const path = join(locals.store.photographFolder, photograph.hash);
 	const bytes = await readFile(path).catch(() => undefined);
 	if (!bytes) return problem(404, 'Not found', 'The file of this photograph is not there.');
 	return new Response(new Uint8Array(bytes), {

@@ -1,12 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { bytesOf, faulty, problem } from '$lib/server/answer/problem';
-import {
-	keepPhotograph,
-	mostPhotographBytes,
-	photographsBeside
-} from '$lib/server/keep/photograph-files';
+import { keepPhotograph, mostPhotographBytes } from '$lib/server/keep/photograph-files';
 import { refusedQuery } from '$lib/server/shelf/app-request';
-import { databasePath } from '$lib/server/shelf/copies';
 import type { RequestHandler } from './$types';
 
 /** Pages of the thickest book. */
@@ -29,7 +24,7 @@ export const POST: RequestHandler = async ({ request, params, url, locals }) => 
 			'Too large',
 			`A picture may have at most ${mostPhotographBytes / 1024 ** 2} MB.`
 		);
-	const file = keepPhotograph(photographsBeside(databasePath()), bytes);
+	const file = keepPhotograph(locals.store.photographFolder, bytes);
 	if (!file)
 		return problem(415, 'Not a picture', 'Photographs are kept as JPEG, PNG or WebP pictures.');
 	return json({ id: await photographs.add(params.id, page, file) }, { status: 201 });
