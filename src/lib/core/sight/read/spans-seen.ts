@@ -14,6 +14,8 @@ const shortest = 0.2;
 const mostBlurred = 0.5;
 /** What is coloured is at least so dark, as a share of what is usual. */
 const palest = 0.72;
+/** So many places of a stretch are looked at together. */
+const stride = 2 * perSquare;
 /** What is usually coloured with less is grey, and not told from a shadow by its colour. */
 const leastHue = 0.08;
 /** A stretch at an end of the scale that is shorter than this, in squares, may be the edge of a shadow. */
@@ -32,6 +34,8 @@ export interface Profile {
 	readonly dark: readonly number[];
 	/** How much colour there is, besides. */
 	readonly hue: readonly number[];
+	/** How dark it is against the lightest of what is near: the shade of a hand is as dark all around. */
+	readonly near: readonly number[];
 	/** Whether light is even there: at the edge of a shadow an end is not told. */
 	readonly even: readonly boolean[];
 }
@@ -40,14 +44,14 @@ export interface Profile {
 export function profileOf(
 	picture: Picture,
 	place: PlaceOf,
-	white: White,
+	{ wide, near }: { readonly wide: White; readonly near: White },
 	{ x, y, h }: FieldMark,
 	{ squares }: FieldScale,
 	ruled: (column: number) => boolean
 ): Profile {
 	const along = (at: number) => x + (at + 0.5) / perSquare;
 	const places = Array.from({ length: squares * perSquare }, (_, at) => at);
-	const middleOf = (of: typeof lossOf) =>
+	const middleOf = (of: typeof lossOf, white = wide) =>
 		places.map((at) => {
 			const values = lines.flatMap((part) => {
 				const spot = place(along(at), y + part * h);
@@ -73,7 +77,8 @@ export function profileOf(
 	return {
 		dark,
 		hue: middleOf(hueOf),
-		even: raw.map((_, at) => white.isEven(along(at), y + h / 2))
+		near: middleOf(lossOf, near),
+		even: raw.map((_, at) => wide.isEven(along(at), y + h / 2))
 	};
 }
 
@@ -100,7 +105,7 @@ function stretchesIn(profile: readonly number[], usual: number): Stretch[] {
 }
 
 /** Whether a stretch is a short piece at the beginning or end of its scale. */
-function isAtEdge(from: number, to: number, places: number): boolean {
+function isAtEdge({ from, to }: Stretch, places: number): boolean {
 	const last = places / perSquare;
 	return to - from < leastAtEdge && (from < shortest || to > last - shortest);
 }
@@ -131,32 +136,39 @@ export function colouredIn(profiles: readonly Profile[]): Usual | undefined {
 export function spansSeen(
 	field: FieldMark,
 	scale: FieldScale,
-	{ dark, hue, even }: Profile,
+	{ dark: raw, hue, near, even }: Profile,
 	usual: Usual
 ): SpansSeen {
+	const isGrey = usual.hue < leastHue;
+	// Where there is no colour, and all around it is as dark, there is a shadow on paper.
+	const dark = raw.map((own, at) => {
+		const isShade = (hue[at] ?? 0) < usual.hue / 2 && (near[at] ?? 0) < usual.dark / 2;
+		return !isGrey && isShade ? 0 : own;
+	});
 	const stretches = stretchesIn(dark, usual.dark);
 	const doubtful = dark.filter((one) => one > 0.3 * usual.dark && one < 0.7 * usual.dark).length;
 	const isTold = (end: number) => {
 		const at = Math.round(end * perSquare);
 		return (even[at] ?? true) && (even[at - 1] ?? true);
 	};
-	/** A shadow is paler than what was coloured, or has no colour where that has. */
-	const isColoured = (from: number, to: number) => {
-		const own = <T>(values: readonly T[]) =>
-			values.slice(Math.ceil(from * perSquare), Math.max(1, Math.floor(to * perSquare)));
-		return (
-			middle(own(dark)) >= palest * usual.dark &&
-			(usual.hue < leastHue || middle(own(hue)) >= usual.hue / 2)
-		);
+	/** A shadow is paler than what was coloured, or has no colour where that has, be it only over a part of it. */
+	const isColoured = ({ from, to }: Stretch) => {
+		const [first, last] = [Math.ceil(from * perSquare), Math.floor(to * perSquare)];
+		for (let at = first; at === first || at + stride <= last; at += stride / 2) {
+			const until = Math.max(at + 1, Math.min(at + stride, last));
+			if (middle(dark.slice(at, until)) < palest * usual.dark) return false;
+			if (!isGrey && middle(hue.slice(at, until)) < usual.hue / 2) return false;
+		}
+		return true;
 	};
 	const sure =
 		doubtful <= mostBlurred * perSquare * Math.max(1, 2 * stretches.length) &&
 		stretches.every(
-			({ from, to }) =>
-				isTold(from) &&
-				isTold(to) &&
-				isColoured(from, to) &&
-				(field.holds !== 'times' || !isAtEdge(from, to, dark.length))
+			(stretch) =>
+				isTold(stretch.from) &&
+				isTold(stretch.to) &&
+				isColoured(stretch) &&
+				(field.holds !== 'times' || !isAtEdge(stretch, dark.length))
 		) &&
 		(field.holds === 'times' || stretches.length <= 1);
 	const round = (value: number) => Math.round(value * parts) / parts;
