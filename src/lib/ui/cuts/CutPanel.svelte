@@ -100,7 +100,7 @@
 				</div>
 				{#if draft.leaving.length > 0}
 					<Check
-						label="Keep {draft.leaving.map(blockName).join(' and ')} here, round the cut"
+						label="Keep {draft.leaving.map(blockName).join(' and ')} here"
 						checked={draft.keeps}
 						onchange={(keeps) => (draft.keeps = keeps)}
 					/>

@@ -10,7 +10,14 @@ import {
 	type Run,
 	type Summary
 } from '$lib/core/fit';
-import { contains, outlineShapes, pageOf, type OutlineShape, type Rect } from '$lib/core/paper';
+import {
+	contains,
+	outlineShapes,
+	overlaps,
+	pageOf,
+	type OutlineShape,
+	type Rect
+} from '$lib/core/paper';
 import { blockName } from '../month/block-name';
 import type { MonthDesk } from '../month/month-desk.svelte';
 import { newCut } from './cut-words';
@@ -114,23 +121,22 @@ export class CutDraft {
 		return this.tried && summaryOf(this.tried);
 	}
 
-	/** What stands on the cut's pages and goes to another one because of it. */
+	/** What stands on the cut's pages, not where paper is lost, and goes to another one all the same. */
 	leaving = $derived.by((): Block[] => {
 		const { settled, tried, desk } = this;
 		if (!settled || !tried) return [];
+		const plan = this.planWith(settled);
 		const pages = frontsOf(settled).flatMap((front) => [front, front + 1]);
 		const placesIn = (run: Run, { wish, as }: Block) =>
 			run.blocks
 				.filter((other) => other.wish === wish && other.as.part?.week === as.part?.week)
 				.flatMap(({ pieces }) => pieces.map(({ page }) => page));
-		return desk.run.blocks.filter(
-			(block) =>
-				!block.host &&
-				!block.as.part &&
-				block.pieces.some(
-					({ page }) => pages.includes(page) && !placesIn(tried, block).includes(page)
-				)
-		);
+		return desk.run.blocks.filter((block) => {
+			const [{ page, rect }, second] = block.pieces;
+			if (block.host || block.as.part || second || !pages.includes(page)) return false;
+			const isCut = usableSquares(plan, page).lost.some((lost) => overlaps(lost, rect));
+			return !isCut && !placesIn(tried, block).includes(page);
+		});
 	});
 
 	/** What the cut's pages lose, and what stays of each. */
