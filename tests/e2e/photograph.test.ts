@@ -134,7 +134,7 @@ test('a photograph is kept with what it says, seen when one looks back and in it
 	expect(Buffer.from(await (await fetch(address)).arrayBuffer())).toEqual(picture.buffer);
 
 	await onPaper.getByRole('button', { name: 'Delete the photograph of page 99' }).click();
-	await expect.poll(() => onPaper.count()).toBe(0);
+	await expect.poll(() => kept.count()).toBe(0);
 	await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
 	await kept.waitFor();
 
