@@ -156,13 +156,20 @@ describe('what stands where', () => {
 		const handle = page.getByLabel('Drag Sleep on the pages');
 		const target = page.getByRole('list', { name: 'On page 72' });
 		await target.scrollIntoViewIfNeeded();
-		const [from, to] = [await handle.boundingBox(), await target.boundingBox()];
-		if (!from || !to) throw new Error('nothing to drag');
+		const from = await handle.boundingBox();
+		if (!from) throw new Error('nothing to drag');
 		await page.mouse.move(from.x + 6, from.y + 8);
 		await page.mouse.down();
 		await page.mouse.move(from.x - 20, from.y + 12, { steps: 6 });
-		await page.mouse.move(to.x + 40, to.y + 10, { steps: 12 });
-		await target.getByLabel('Drag Sleep on the pages').waitFor({ state: 'attached' });
+		// Pages that are drawn only now move the others: the hand goes where the page is.
+		const held = target.getByLabel('Drag Sleep on the pages');
+		await expect
+			.poll(async () => {
+				const to = await target.boundingBox();
+				if (to) await page.mouse.move(to.x + 40, to.y + 10, { steps: 12 });
+				return held.count();
+			})
+			.toBeGreaterThan(0);
 		await page.mouse.up();
 		await expect.poll(() => onPage(72)).toContain('Sleep');
 		await saved(page);
