@@ -1,8 +1,9 @@
 import { json } from '@sveltejs/kit';
 import type { RequestEvent } from '@sveltejs/kit';
 import { asks, type ApiRoute } from '../answer/api-answers';
-import { faulty, problem, readBody } from '../answer/problem';
+import { bytesOf, faulty, problem, readBody } from '../answer/problem';
 import { queryFaults, type Asks } from '../answer/query';
+import { mostPhotographBytes } from '../keep/photograph-files';
 import type { BodyName, BodyOf } from '../keep/schemas';
 import type { Write } from '../keep/write';
 import { answerApart, checkBody } from '../work';
@@ -23,6 +24,20 @@ export async function readChecked<Name extends BodyName>(
 	if (!body.ok) return body;
 	const read = await checkBody(schema, body.text, locals.gone);
 	return read.ok ? read : { ok: false, refusal: faulty(read.faults) };
+}
+
+/** Reads a picture that is meant for a month. */
+export async function readPicture(
+	{ request, locals }: RequestEvent,
+	monthId: string
+): Promise<Read<Uint8Array>> {
+	const refuse = (refusal: Response): Read<Uint8Array> => ({ ok: false, refusal });
+	if (!(await locals.store.months.find(monthId)))
+		return refuse(problem(404, 'Not found', 'There is no month with this id.'));
+	const value = await bytesOf(request, mostPhotographBytes);
+	if (value) return { ok: true, value };
+	const most = `A picture may have at most ${mostPhotographBytes / 1024 ** 2} MB.`;
+	return refuse(problem(413, 'Too large', most));
 }
 
 /** Answers a request of the open API. */

@@ -186,7 +186,6 @@ export function overFold(
 	];
 }
 
-/** How a wish is ruled over a spread in exactly so many rows, where it can be. */
 /** The way to rule a choice over a spread in exactly the pinned size, where it is none that is planned with. */
 function fullOver(
 	plan: Plan,
@@ -207,6 +206,7 @@ function fullOver(
 	return layout && inRows({ ...choice, ...layout }, h);
 }
 
+/** How a wish is ruled over a spread in exactly so many rows, where it can be. */
 function spreadOfHeight(
 	plan: Plan,
 	wish: Wish,

@@ -1,27 +1,20 @@
-import { bytesOf, problem } from '$lib/server/answer/problem';
-import { mostPhotographBytes } from '$lib/server/keep/photograph-files';
+import { problem } from '$lib/server/answer/problem';
 import { handedTo, handOver } from '$lib/server/network/handed-over';
+import { readPicture } from '$lib/server/shelf/app-request';
 import type { RequestHandler } from './$types';
 
 /** Lays a picture down for the desk; it is held in memory and never kept. */
-export const POST: RequestHandler = async ({ request, params, locals }) => {
-	const type = request.headers.get('content-type') ?? '';
+export const POST: RequestHandler = async (event) => {
+	const type = event.request.headers.get('content-type') ?? '';
 	if (!type.startsWith('image/'))
 		return problem(
 			415,
 			'Not a picture',
 			'A picture is sent with its media type, such as image/jpeg.'
 		);
-	if (!(await locals.store.months.find(params.id)))
-		return problem(404, 'Not found', 'There is no month with this id.');
-	const bytes = await bytesOf(request, mostPhotographBytes);
-	if (!bytes)
-		return problem(
-			413,
-			'Too large',
-			`A picture may have at most ${mostPhotographBytes / 1024 ** 2} MB.`
-		);
-	handOver(params.id, { type, bytes }, Date.now());
+	const read = await readPicture(event, event.params.id);
+	if (!read.ok) return read.refusal;
+	handOver(event.params.id, { type, bytes: read.value }, Date.now());
 	return new Response(null, { status: 202 });
 };
 
