@@ -209,6 +209,7 @@ export class MonthDesk {
 		this.run = input.run;
 		this.beyond = undefined;
 		if (input.trouble) this.ask();
+		else if (this.opened) this.suggest(this.plan);
 	}
 
 	/** Forgets the month's steps in this window. */

@@ -7,6 +7,18 @@ import type { Beyond, PlannerWorker, Suggestion } from '$lib/worker/planner.work
 /** Hears of runs with the plan they belong to; `final` ends the work on it. */
 export type Planned = (plan: Plan, run: Run, final: boolean) => void;
 
+/** Tells what it hears until the final word: runs on the way come through a port of their own, and may be overtaken by it. */
+export function untilFinal<T>(
+	tell: (heard: T, final: boolean) => void
+): (heard: T, final: boolean) => void {
+	let ended = false;
+	return (heard, final) => {
+		if (ended) return;
+		ended = final;
+		tell(heard, final);
+	};
+}
+
 /** Asks the planner's worker for runs. A newer request breaks off the older, so typing never queues up. */
 export class Planner {
 	private readonly worker: Worker;
@@ -27,17 +39,13 @@ export class Planner {
 
 	async request(plan: Plan): Promise<void> {
 		this.newest = plan;
-		const tell = (run: Run | undefined, final: boolean) => {
-			if (run && plan === this.newest) this.planned(plan, run, final);
-		};
+		const tell = untilFinal((run: Run, final) => {
+			if (plan === this.newest) this.planned(plan, run, final);
+		});
 		try {
-			tell(
-				await this.remote.plan(
-					plan,
-					proxy((run: Run) => tell(run, false))
-				),
-				true
-			);
+			const better = proxy((run: Run) => tell(run, false));
+			const run = await this.remote.plan(plan, better);
+			if (run) tell(run, true);
 		} catch (error) {
 			if (plan === this.newest)
 				this.failed(error instanceof Error ? error.message : 'The page planner failed.');
