@@ -5,9 +5,9 @@ const widest = 1300;
 const most = { megabytes: 30, megapixels: 40 };
 
 /** A picture in pixels, or why it is not taken. */
-export type Decoded = Picture | { readonly says: string };
+export type Decoded = (Picture & { readonly scale: number }) | { readonly says: string };
 
-/** A file as pixels, not wider than is of use; for a worker. */
+/** A file as pixels, not wider than is of use, and how much smaller it is than the file's; for a worker. */
 export async function decoded(file: Blob): Promise<Decoded> {
 	if (file.size > most.megabytes * 2 ** 20)
 		return { says: `The file is larger than ${most.megabytes} MB.` };
@@ -34,5 +34,5 @@ export async function decoded(file: Blob): Promise<Decoded> {
 	if (!context) return { says: 'This browser cannot draw the picture.' };
 	context.drawImage(bitmap, 0, 0, width, height);
 	bitmap.close();
-	return { width, height, rgba: context.getImageData(0, 0, width, height).data };
+	return { width, height, scale, rgba: context.getImageData(0, 0, width, height).data };
 }

@@ -21,6 +21,7 @@ import { blocksOn, pageFields, pageMarks } from '$lib/core/page';
 import { kindOf, type Plan, type Run } from '$lib/core/fit';
 import { contains, type Dot, type Notebook, type Rect, type Side } from '$lib/core/paper';
 import { decoded } from './picture';
+import { resolutionOf } from './resolution';
 
 /** What a picture is looked at for. */
 export type SightRequest =
@@ -111,10 +112,12 @@ async function answered(
 	if ('says' in picture) return { kind: 'refused', says: picture.says };
 	if (request.kind === 'measure') {
 		const grey = greyOf(picture.rgba, picture.width, picture.height);
+		const perMm = await resolutionOf(request.picture);
+		const measuring = { progress, perMm: perMm && perMm * picture.scale };
 		const found =
 			request.side === 'both'
-				? measureSpread(grey, request.pageMm, progress)
-				: measurePage(grey, request.side, request.pageMm, progress);
+				? measureSpread(grey, request.pageMm, measuring)
+				: measurePage(grey, request.side, request.pageMm, measuring);
 		if ('says' in found) return { kind: 'refused', says: found.says };
 		const pages = 'left' in found ? [found.left, found.right] : [found];
 		return {

@@ -118,8 +118,8 @@
 	<p class="max-w-prose">
 		Lay the open book on something plain that is darker than the paper. Photograph or scan the two
 		empty pages, or one of them, from straight above, with their outer, upper and lower edges in the
-		picture. The picture stays on this machine. Tried out on simulated photographs only: check the
-		result with a ruler.
+		picture; a scan may also end with the paper. The picture stays on this machine. Tried out on
+		simulated photographs only: check the result with a ruler.
 	</p>
 	<div class="flex flex-wrap items-end gap-3">
 		<fieldset class="flex gap-4">

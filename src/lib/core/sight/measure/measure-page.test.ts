@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { photographed, truthOf, type Shot } from '../../../standins/camera';
 import { drawnPage, usualHand } from '../../../standins/drawn-page';
 import { presets, type Notebook, type Side } from '../../paper';
-import { greyOf } from '../picture/image';
+import { greyOf, type Grey } from '../picture/image';
 import { measurePage } from './measure-page';
 import { measureSpread } from './measure-spread';
 
@@ -31,6 +31,20 @@ function book(index: number): Notebook {
 function measured(notebook: Notebook, shot: Shot) {
 	const { rgba, width, height } = photographed(notebook, shot);
 	return measurePage(greyOf(rgba, width, height), shot.side, notebook.pageMm);
+}
+
+/** The middle of a picture. */
+function cut(picture: Grey, { width, height }: { width: number; height: number }): Grey {
+	const [left, top] = [
+		Math.round((picture.width - width) / 2),
+		Math.round((picture.height - height) / 2)
+	];
+	const light = new Float32Array(width * height);
+	for (let row = 0; row < height; row++) {
+		const from = (top + row) * picture.width + left;
+		light.set(picture.light.subarray(from, from + width), row * width);
+	}
+	return { width, height, light };
 }
 
 // The truth is that of a simulated camera, which shares no code with what reads its pictures.
@@ -101,6 +115,34 @@ describe('a page is measured in a photograph', () => {
 		const found = measured(book(0), { ...plain, table: 240 });
 		expect(found).toMatchObject({ says: expect.stringContaining('edge of the paper') });
 		expect(found).toMatchObject({ says: expect.stringContaining('darker or lighter') });
+	});
+
+	test('a scan that ends with the paper is measured by its resolution, where a side agrees', () => {
+		const notebook = book(0);
+		const shot = { ...plain, seed: 'flat', width: 1240, shade: 0, noise: 1, table: 250 };
+		const { rgba, width, height } = photographed(notebook, shot);
+		const grey = greyOf(rgba, width, height);
+		// Seen from straight above the page fills so much of the picture's middle.
+		const perMm = Math.min(
+			(0.8 * height) / notebook.pageMm.height,
+			(0.8 * width) / notebook.pageMm.width
+		);
+		const scan = cut(grey, {
+			width: Math.round(notebook.pageMm.width * perMm),
+			height: Math.round(notebook.pageMm.height * perMm)
+		});
+		const found = measurePage(scan, 'right', notebook.pageMm, { perMm });
+		if ('says' in found) throw new Error(found.says);
+		const { first, last } = truthOf(notebook, 'right');
+		expect(Math.abs(found.pitchMm - notebook.pitchMm)).toBeLessThan(0.01);
+		for (const axis of ['x', 'y'] as const) {
+			expect(Math.abs((found.firstDot[axis] ?? NaN) - first[axis]), axis).toBeLessThan(0.25);
+			expect(Math.abs((found.lastDot[axis] ?? NaN) - last[axis]), axis).toBeLessThan(0.25);
+		}
+		for (const other of [undefined, 72 / 25.4])
+			expect(measurePage(scan, 'right', notebook.pageMm, { perMm: other })).toMatchObject({
+				says: expect.stringContaining('edge of the paper')
+			});
 	});
 
 	test('a picture without dots is refused in words', () => {

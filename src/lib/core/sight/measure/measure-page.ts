@@ -31,15 +31,39 @@ export interface NotMeasured {
 /** What an edge found by light leaves open, by simulated photographs. */
 const leastErrorMm = 0.2;
 
+/** What a file says of itself, and who hears how much of the work is done. */
+export interface Measuring {
+	/** Pixels in a mm of paper, as a scan says; believed only where a side of the paper agrees. */
+	readonly perMm?: number | undefined;
+	readonly progress?: (share: number) => void;
+}
+
+/** A side of a picture as long as the paper's, within so many mm, is the paper's. */
+const sameSideMm = 1;
+
+/** The edges at which a scan ends with its paper: those of a side that its resolution makes as long as the paper's. */
+function endsWithPicture(
+	{ width, height }: Grey,
+	pageMm: Notebook['pageMm'],
+	perMm: number | undefined
+): ReadonlySet<EdgeName> {
+	const isSame = (pixels: number, mm: number) =>
+		perMm !== undefined && Math.abs(pixels / perMm - mm) <= sameSideMm;
+	return new Set<EdgeName>([
+		...(isSame(width, pageMm.width) ? (['left', 'right'] as const) : []),
+		...(isSame(height, pageMm.height) ? (['top', 'bottom'] as const) : [])
+	]);
+}
+
 /**
  * A page measured in a picture of it, in grey and upright: pitch, squares across and down and where its first dot lies. The
- * paper's size says what a pixel is; the fold's side is reckoned from the others. `progress` hears how much of the work is done.
+ * paper's size says what a pixel is; the fold's side is reckoned from the others.
  */
 export function measurePage(
 	picture: Grey,
 	side: Side,
 	pageMm: Notebook['pageMm'],
-	progress: (share: number) => void = () => undefined
+	{ perMm, progress = () => undefined }: Measuring = {}
 ): MeasuredPage | NotMeasured {
 	const grid = gridIn(picture, progress);
 	if (!grid)
@@ -48,7 +72,7 @@ export function measurePage(
 		};
 	const { columns, rows, nodes, warp } = grid;
 	progress(0.9);
-	const edges = paperEdges(picture, warp, grid);
+	const edges = paperEdges(picture, warp, grid, endsWithPicture(picture, pageMm, perMm));
 	const fold: EdgeName = side === 'left' ? 'right' : 'left';
 	const outer: EdgeName = side === 'left' ? 'left' : 'right';
 	const { top, bottom } = edges;

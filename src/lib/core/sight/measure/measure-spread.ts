@@ -1,7 +1,7 @@
 import type { Notebook } from '../../paper';
 import { median } from '../grid/warp';
 import type { Grey } from '../picture/image';
-import { measurePage, type MeasuredPage, type NotMeasured } from './measure-page';
+import { measurePage, type MeasuredPage, type Measuring, type NotMeasured } from './measure-page';
 
 /** Both pages of an open spread as they were measured in one picture. */
 export interface MeasuredSpread {
@@ -19,23 +19,27 @@ const [leastDark, beside] = [5, 0.03];
 
 /**
  * Both pages of an open spread in a picture, in grey and upright: parted at the fold, each measured by its own dots, so that no
- * lattice runs over it. `progress` hears how much of the work is done.
+ * lattice runs over it.
  */
 export function measureSpread(
 	picture: Grey,
 	pageMm: Notebook['pageMm'],
-	progress: (share: number) => void = () => undefined
+	{ perMm, progress = () => undefined }: Measuring = {}
 ): MeasuredSpread | NotMeasured {
 	const fold = foldIn(picture);
 	if (fold === undefined)
 		return {
 			says: 'The fold is not to be seen. Lay the open book so that its fold runs upright through the middle of the picture.'
 		};
-	const left = measurePage(part(picture, 0, fold), 'left', pageMm, (share) => progress(share / 2));
+	const left = measurePage(part(picture, 0, fold), 'left', pageMm, {
+		perMm,
+		progress: (share) => progress(share / 2)
+	});
 	if ('says' in left) return { says: `The left page: ${left.says}` };
-	const right = measurePage(part(picture, fold, picture.width), 'right', pageMm, (share) =>
-		progress(0.5 + share / 2)
-	);
+	const right = measurePage(part(picture, fold, picture.width), 'right', pageMm, {
+		perMm,
+		progress: (share) => progress(0.5 + share / 2)
+	});
 	if ('says' in right) return { says: `The right page: ${right.says}` };
 	const { at } = right.warp;
 	return {

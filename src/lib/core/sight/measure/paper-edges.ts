@@ -26,12 +26,14 @@ const [places, leastShare, mostSpread] = [48, 0.6, 0.07];
 
 /**
  * The edges of the paper around a grid of dots: along many rows the steepest step of brightness, either way, outside the
- * outermost dot. An edge that the rows do not agree on is none.
+ * outermost dot, or the end of the picture where the paper is known to end `withPicture`. An edge that the rows do not agree
+ * on is none.
  */
 export function paperEdges(
 	picture: Grey,
 	warp: Warp,
-	{ columns, rows }: GridSize
+	{ columns, rows }: GridSize,
+	withPicture: ReadonlySet<EdgeName> = new Set()
 ): Partial<Record<EdgeName, PaperEdge>> {
 	const found: Partial<Record<EdgeName, PaperEdge>> = {};
 	for (const name of edgeNames) {
@@ -41,7 +43,8 @@ export function paperEdges(
 		for (let place = 0; place < places; place++) {
 			// The corners of the paper are no part of a side.
 			const along = length * (0.04 + (0.92 * place) / (places - 1));
-			const answer = steepest((outside) => {
+			const edge = withPicture.has(name) ? ending : steepest;
+			const answer = edge((outside) => {
 				const at =
 					name === 'left'
 						? warp.at(-outside, along)
@@ -62,6 +65,13 @@ export function paperEdges(
 		if (2 * spread <= mostSpread) found[name] = { outside: median(sorted), spread };
 	}
 	return found;
+}
+
+/** Where the picture ends on the way outwards, in squares; undefined where that is too far. */
+function ending(lightAfter: (outside: number) => number | undefined): number | undefined {
+	for (let outside = 0; outside <= furthest; outside += step)
+		if (lightAfter(outside) === undefined) return outside - step / 2;
+	return undefined;
 }
 
 /** Where the light changes most on the way outwards, in squares; undefined where it does not, or the picture ends before. */
