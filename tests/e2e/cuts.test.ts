@@ -45,7 +45,9 @@ test('a door is pulled by its edge, reckoned, made, and taken back', async () =>
 	await make();
 	await made('Side door of 12, leaves from 73 to 76').waitFor();
 	await page.getByText('How to cut, in order').click();
-	await page.getByText(/on page 73: 84 mm from the left edge and 64 mm from the right/).waitFor();
+	await page
+		.getByText(/on page 73: along the dots .*84 mm from the left edge and 64 mm from the right/)
+		.waitFor();
 	await page.getByText(/blade away from you/).waitFor();
 	await page.keyboard.press('Control+z');
 	await made('Side door of 12, leaves from 73 to 76').waitFor({ state: 'detached' });
@@ -100,7 +102,9 @@ test('a month with a window cover, a waterfall and a weekly set with tabs, from 
 
 	await visit(page, `${month}/guide/65`);
 	await page.getByRole('heading', { name: 'Cut first' }).waitFor();
-	await page.getByText(/on page 65: 114 mm from the left edge and 34 mm from the right/).waitFor();
+	await page
+		.getByText(/on page 65: along the dots .*114 mm from the left edge and 34 mm from the right/)
+		.waitFor();
 	const { app } = stage();
 	const id = /months\/([^/]+)/.exec(month)?.[1];
 	const pdf = await page.request.get(`${app.address}/app/months/${id}/plan.pdf?page=65&only=lines`);

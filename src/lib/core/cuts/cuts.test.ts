@@ -144,7 +144,7 @@ describe('usual cuts on a page of 28 × 40 squares', () => {
 		expect(cutOrder(a5, [waterfall]).map(({ front }) => front)).toEqual([15, 13]);
 		const [, first] = cutOrder(a5, [waterfall]);
 		expect(first?.text).toBe(
-			'Leaf 13/14, on page 13: 124 mm from the left edge and 24 mm from the right, from top to bottom.'
+			'Leaf 13/14, on page 13: along the dots of column 24, from top to bottom (124 mm from the left edge and 24 mm from the right).'
 		);
 	});
 });
@@ -159,6 +159,32 @@ test('beneath a door the same strip of the shared page stays in view for the who
 	// The second leaf's own strip is 2 wide; the third shows as much beside it.
 	expect(alwaysSeen(a5, [fall], 15)).toEqual([{ x: 24, y: 0, w: 2, h: 40 }]);
 	expect(alwaysSeen(a5, [fall], 17)).toEqual([{ x: 26, y: 0, w: 2, h: 40 }]);
+});
+
+test('a cut is told by its dots where they agree with it on both sides, else by the ruler first', () => {
+	const window = cut('window', { rect: { x: 9, y: 3, w: 10, h: 34 } });
+	const [step] = cutOrder(a5, [window]);
+	expect(step?.text).toContain(
+		'along the dots of row 3, from column 9 to column 19 (20 mm from the top edge and 190 mm from the bottom, from 49 to 99 mm)'
+	);
+	expect(step?.back).toContain('along the dots of column 19, from row 3 to row 37');
+	const strip = cut('strip', { amount: 10 });
+	const told = (left: number, right: number, one = strip) => {
+		const marginsMm = { left: { x: left, y: 5 }, right: { x: right, y: 5 } };
+		const [found] = cutOrder({ ...a5, marginsMm }, [one]);
+		return [found?.text, found?.back];
+	};
+	// Of 148 mm, 28 squares take 140: the margins of both sides make up 8 mm where the dots lie on each other.
+	expect(told(5.5, 4)).toEqual([
+		'Leaf 13/14, on page 13: 94 mm from the left edge and 54 mm from the right, from top to bottom (along the dots of column 18).',
+		'On page 14: 54 mm from the left edge and 94 mm from the right, from top to bottom (1.5 mm left of the dots of column 10).'
+	]);
+	expect(told(4.3, 4)[1]).toBe(
+		'On page 14: 0.3 mm left of the dots of column 10, from top to bottom (54 mm from the left edge and 94 mm from the right).'
+	);
+	expect(told(4, 4, { ...strip, leaveLine: true })[0]).toContain(
+		'0.5 mm right of the dots of column 18, from top to bottom'
+	);
 });
 
 test('corners are told by their radius, glue by the leaves that it holds together', () => {

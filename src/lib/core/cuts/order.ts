@@ -1,6 +1,7 @@
 import { marginMm, type Notebook, type Side } from '../paper';
 import { frontsOf, usual, type Cut } from './cut';
-import { leafLines, type CutLine } from './cut-lines';
+import { leafLines } from './cut-lines';
+import { cutInWords, mm } from './cut-words';
 import { compassOf } from './removed';
 
 /** Cutting one leaf, with the numbers for its front and for its back. */
@@ -19,6 +20,10 @@ export const cautions = [
 	'Use a metal ruler, cut slowly and with several light strokes; fingers away from the line, the blade away from you.',
 	'Keep the scraps: they patch mistakes.'
 ] as const;
+
+/** How the sentences of a cut count. */
+export const dotsCount =
+	'Columns and rows of dots count from 0, the first dot of the page that is named; lengths are measured from its paper’s edges.';
 
 /** When a page with a window is drawn (common practice). */
 export const windowLast =
@@ -61,12 +66,15 @@ export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
 				back: `On page ${front + 1}: ${compassInWords(notebook, cut, compass, 'left')}.`
 			}));
 		return ordered.flatMap((front): CutStep[] =>
-			leafLines(notebook, [cut], front).map(({ front: seen, back }) => ({
-				cut: cut.id,
-				front,
-				text: `Leaf ${front}/${front + 1}, on page ${front}: ${linesInWords(notebook, seen)}.`,
-				back: `On page ${front + 1}: ${linesInWords(notebook, back)}.`
-			}))
+			leafLines(notebook, [cut], front).map((lines) => {
+				const words = cutInWords(notebook, lines);
+				return {
+					cut: cut.id,
+					front,
+					text: `Leaf ${front}/${front + 1}, on page ${front}: ${words.front}.`,
+					back: `On page ${front + 1}: ${words.back}.`
+				};
+			})
 		);
 	});
 }
@@ -86,33 +94,4 @@ function compassInWords(
 	if (shape === 'circle' || !rect) return `${circle}, and cut around the circle`;
 	const sides = mm((rect.y + rect.h - y) * notebook.pitchMm);
 	return `${circle}, cut around its upper half, then ${sides} mm straight down from both ends and across`;
-}
-
-/** Cut lines in words: a straight one by its distance from two paper edges, others by their ends. */
-export function linesInWords(notebook: Notebook, lines: readonly CutLine[]): string {
-	const { width, height } = notebook.pageMm;
-	return lines
-		.map(({ from, to, offDots }) => {
-			const off = offDots > 0 ? ` (${mm(offDots)} mm beside the dots)` : '';
-			if (from.x === to.x) {
-				const [top, bottom] = [Math.min(from.y, to.y), Math.max(from.y, to.y)];
-				const reach =
-					top <= 0 && bottom >= height
-						? 'from top to bottom'
-						: `from ${mm(top)} to ${mm(bottom)} mm`;
-				return `${mm(from.x)} mm from the left edge and ${mm(width - from.x)} mm from the right, ${reach}${off}`;
-			}
-			if (from.y === to.y) {
-				const [left, right] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
-				const reach =
-					left <= 0 && right >= width ? 'from side to side' : `from ${mm(left)} to ${mm(right)} mm`;
-				return `${mm(from.y)} mm from the top edge and ${mm(height - from.y)} mm from the bottom, ${reach}${off}`;
-			}
-			return `from (${mm(from.x)}, ${mm(from.y)}) to (${mm(to.x)}, ${mm(to.y)}) mm`;
-		})
-		.join('; ');
-}
-
-function mm(length: number): string {
-	return String(Math.round(length * 100) / 100);
 }

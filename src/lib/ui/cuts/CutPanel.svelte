@@ -6,6 +6,7 @@
 		cutKinds,
 		cutOrder,
 		cutsAgain,
+		dotsCount,
 		frontsOf,
 		fromTheEnd,
 		windowLast,
@@ -195,6 +196,7 @@
 			<summary class="cursor-pointer font-serif text-lg">How to cut, in order</summary>
 			<ul class="list-disc py-2 pl-5 text-sm">
 				{#each cautions as caution (caution)}<li>{caution}</li>{/each}
+				<li>{dotsCount}</li>
 				{#if has('waterfall')}<li>{fromTheEnd}</li>{/if}
 				{#if has('window')}<li>{windowLast}</li>{/if}
 			</ul>
