@@ -6,7 +6,7 @@
 	import { formById, type Form, type RuleValue, type Span } from '$lib/core/forms';
 	import { withRule, type Importance, type Wish } from '$lib/core/wish';
 	import { monthName } from '$lib/core/month';
-	import { focusOn } from '../focus';
+	import { focusOn, hasFocus } from '../focus';
 	import Check from '../fields/Check.svelte';
 	import Choice from '../fields/Choice.svelte';
 	import type { MonthDesk } from './month-desk.svelte';
@@ -54,11 +54,12 @@
 		...(wish.title ? [] : ['titleStyle']),
 		...(wish.span === 'page' ? ['split'] : [])
 	]);
-	// What has just been added is where the hand goes on.
+	// What has just been added is where the hand goes on, unless it went on elsewhere while its pages were looked for.
 	$effect(() => {
 		if (!desk.entersSettings) return;
 		desk.entersSettings = false;
-		void focusOn('[aria-label="Settings of this wish"] :is(input, textarea, button)');
+		if (!hasFocus())
+			void focusOn('[aria-label="Settings of this wish"] :is(input, textarea, button)');
 	});
 
 	/** Who rules a form wants it: from then on the wish keeps to it. */

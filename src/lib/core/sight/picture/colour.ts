@@ -22,12 +22,17 @@ export function colourAt({ width, height, rgba }: Picture, x: number, y: number)
 export interface White {
 	/** The colour that it has near a place. */
 	readonly at: (x: number, y: number) => Rgb;
-	/** Whether the light is even there: no edge of a shadow runs through, and nothing is mirrored. */
+	/** Whether the light is even there, or changes gently: no edge of a shadow runs through. */
 	readonly isEven: (x: number, y: number) => boolean;
+	/** Whether something is mirrored there, so that white is lighter than can be told. */
+	readonly isGlaring: (x: number, y: number) => boolean;
 }
 
-/** Within a square light changes by less than this share, but for the edge of a shadow. */
-const even = 0.14;
+/**
+ * Within a square light changes by less than this share, but for the edge of a shadow and for what is mirrored. A shadow's
+ * edge takes half of the change of four squares in one step; the light of a lamp spreads it.
+ */
+const [even, step] = [0.14, 0.42];
 /** Brighter than this, of 255, is glare where the page is not. */
 const glaring = 247;
 
@@ -94,19 +99,20 @@ export function whiteOf({ columns, rows, channels: light }: LightOfSquares, arou
 	};
 	const greens = channels[1] ?? new Float32Array();
 	const usual = greens.toSorted()[greens.length >> 1] ?? 0;
+	function isGentle(x: number, y: number, dx: number, dy: number): boolean {
+		const along = [-2, -1, 0, 1, 2].map((by) => at(greens, x + by * dx, y + by * dy));
+		const steps = along.slice(1).map((own, before) => Math.abs(own - (along[before] ?? own)));
+		const range = Math.max(...along) - Math.min(...along);
+		return range < even * Math.max(...along) || Math.max(...steps) < step * range;
+	}
 	return {
 		at: (x, y) => [at(channels[0], x, y), at(channels[1], x, y), at(channels[2], x, y)],
 		isEven: (x, y) => {
-			const near = [
-				[0, 0],
-				[-1, 0],
-				[1, 0],
-				[0, -1],
-				[0, 1]
-			].map(([dx = 0, dy = 0]) => at(greens, x + dx, y + dy));
-			const [least, most] = [Math.min(...near), Math.max(...near)];
-			return most - least < even * most && (most < glaring || usual >= glaring);
-		}
+			const nearest = [-1, 0, 1].flatMap((by) => [at(greens, x + by, y), at(greens, x, y + by)]);
+			const [least, most] = [Math.min(...nearest), Math.max(...nearest)];
+			return most - least < even * most || (isGentle(x, y, 1, 0) && isGentle(x, y, 0, 1));
+		},
+		isGlaring: (x, y) => at(greens, x, y) >= glaring && usual < glaring
 	};
 }
 

@@ -9,6 +9,8 @@ export interface Looks {
 	/** Share of it that is glaring or out of the picture. */
 	readonly blind: number;
 	readonly isEven: boolean;
+	/** Whether something is mirrored there: what is dark is a mark all the same, what is light may hide one. */
+	readonly isGlaring: boolean;
 }
 
 /** The part of a cell that is looked at: lines and what reaches over them stay out. */
@@ -30,8 +32,13 @@ export function looksOf(picture: Picture, place: PlaceOf, white: White, rect: Re
 		seen += 1;
 		sum += lossOf(colour, white.at(x, y));
 	}
-	const isEven = white.isEven(rect.x + rect.w / 2, rect.y + rect.h / 2);
-	return { darkness: seen > 0 ? sum / seen : 0, blind: blind / (looks * looks), isEven };
+	const middleOf = [rect.x + rect.w / 2, rect.y + rect.h / 2] as const;
+	return {
+		darkness: seen > 0 ? sum / seen : 0,
+		blind: blind / (looks * looks),
+		isEven: white.isEven(...middleOf),
+		isGlaring: white.isGlaring(...middleOf)
+	};
 }
 
 /** A cell that holds a mark or none, and how it looks. */
@@ -63,20 +70,30 @@ export function filledIn(cells: readonly Cell[]): Filled[] {
 	for (const cell of cells) {
 		const group = groupOf(cell);
 		if (bounds.has(group)) continue;
-		const own = dark.filter((_, at) => {
-			const other = cells[at];
-			return other && groupOf(other) === group;
-		});
-		bounds.set(group, boundsOf(own, cell));
+		const own = cells.flatMap((other, at) =>
+			groupOf(other) === group ? [{ dark: dark[at] ?? 0, isPlain: isPlain(other.looks) }] : []
+		);
+		const plain = own.filter((one) => one.isPlain);
+		bounds.set(
+			group,
+			boundsOf(
+				(plain.length > 0 ? plain : own).map((one) => one.dark),
+				cell
+			)
+		);
 	}
 	return cells.map((cell, at): Filled => {
 		const { looks } = cell;
 		const { empty, filled } = bounds.get(groupOf(cell)) ?? { empty: 0, filled: 1 };
 		const own = dark[at] ?? 0;
-		if (looks.blind > mostBlind || !looks.isEven) return 'doubtful';
+		if (!looks.isEven) return 'doubtful';
+		if (looks.isGlaring || looks.blind > mostBlind) return own >= filled ? 'filled' : 'doubtful';
 		return own <= empty ? 'empty' : own >= filled ? 'filled' : 'doubtful';
 	});
 }
+
+/** Whether nothing is in the way of seeing how dark it is. */
+const isPlain = ({ blind, isEven, isGlaring }: Looks) => isEven && !isGlaring && blind <= mostBlind;
 
 interface Bounds {
 	/** Up to here a cell is empty, from there on it is filled in. */

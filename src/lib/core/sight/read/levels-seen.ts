@@ -75,10 +75,12 @@ export function levelSeen(
 		.sort((a, b) => a.far - b.far);
 	const [first, second] = ranked;
 	if (!first || !second) return undefined;
+	const middle = [field.x + field.w / 2, field.y + field.h / 2] as const;
 	return {
 		level: first.level,
 		sure:
-			white.isEven(field.x + field.w / 2, field.y + field.h / 2) &&
+			white.isEven(...middle) &&
+			!white.isGlaring(...middle) &&
 			first.far <= leastLead * second.far &&
 			far(first.tint, second.tint) >=
 				(first.level === 0 || second.level === 0 ? leastFromWhite : leastApart),

@@ -78,7 +78,10 @@ export function profileOf(
 		dark,
 		hue: middleOf(hueOf),
 		near: middleOf(lossOf, near),
-		even: raw.map((_, at) => wide.isEven(along(at), y + h / 2))
+		even: raw.map((_, at) => {
+			const middle = [along(at), y + h / 2] as const;
+			return wide.isEven(...middle) && !wide.isGlaring(...middle);
+		})
 	};
 }
 
