@@ -100,6 +100,8 @@ export async function oneApp(): Promise<App> {
 	const app = await (ownApp ??= startApp('demo'));
 	const beginning = `${app.database}.beginning`;
 	const file = new Database(app.database);
+	// The server may be writing still, as its copy of the day.
+	file.exec('pragma busy_timeout = 30000');
 	if (began) begunAgain(file, beginning);
 	else file.exec(`vacuum into '${beginning}'`);
 	file.close();
