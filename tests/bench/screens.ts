@@ -17,7 +17,7 @@ declare global {
 
 /** Script that the first screen loads, the worker's start, a keystroke, and the screen of all kinds. */
 export async function benchScreens(): Promise<void> {
-	const [app, browser] = await Promise.all([startApp('demo'), launch({ compiling: true })]);
+	const [app, browser] = await Promise.all([startApp('demo'), launch()]);
 	try {
 		const { page } = await openWindow(browser);
 		const scripts: Promise<number>[] = [];

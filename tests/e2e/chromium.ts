@@ -34,18 +34,16 @@ const chromiumHere = {
 		'--disable-background-networking',
 		'--disable-component-update',
 		'--disable-sync',
-		// What lives for seconds is not worth compiling well; pages in one process share what is compiled of their scripts.
-		'--js-flags=--no-opt,--no-maglev',
+		// Pages in one process share what is compiled of their scripts.
 		'--renderer-process-limit=1',
 		'--process-per-site',
 		`--disable-features=${unused.join()}`
 	]
 };
 
-/** A browser whose windows share nothing and leave nothing behind; `compiling` well what runs long, as people have it. */
-export function launch({ compiling = false } = {}): Promise<Browser> {
-	const args = chromiumHere.args.filter((arg) => !compiling || !arg.startsWith('--js-flags'));
-	return chromium.launch({ ...chromiumHere, args });
+/** A browser whose windows share nothing and leave nothing behind. */
+export function launch(): Promise<Browser> {
+	return chromium.launch(chromiumHere);
 }
 
 /** A window as a person has it. */

@@ -1,22 +1,14 @@
-import { afterAll, beforeAll, beforeEach, expect, test } from 'vitest';
-import type { Browser, Page } from 'playwright';
+import { beforeEach, expect, test } from 'vitest';
+import type { Page } from 'playwright';
 import { startApp } from './app';
-import { launch, openWindow } from './chromium';
 import { onStage, saved, visit } from './stage';
 
 const stage = onStage('/months');
 /** Another address of this machine, as one on a network would be. */
 const telephoneSees = '127.0.0.3';
-/** Looking at pictures runs long: in a browser that compiles well, as people have it. */
-let browser: Browser;
 let page: Page;
-beforeAll(async () => {
-	browser = await launch({ compiling: true });
-});
-afterAll(() => browser.close());
-beforeEach(async () => {
-	({ page } = await openWindow(browser));
-	return () => page.context().close();
+beforeEach(() => {
+	({ page } = stage());
 });
 
 interface Kept {
@@ -151,7 +143,7 @@ test('a photograph is kept with what it says, seen when one looks back and in it
 
 test('a picture that a telephone takes lies on the desk’s screen a moment later', async () => {
 	const desk = await startApp('demo', telephoneSees);
-	const telephone = await browser.newContext();
+	const telephone = await (await stage().elsewhere()).newContext();
 	try {
 		const shared = `http://${telephoneSees}:${new URL(desk.address).port}`;
 		await visit(page, `${desk.address}/notebooks/tablet`);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyPlan, documentWith } from '../../../../../tests/support/arbitraries';
+import { often } from '../../../../../tests/support/effort';
 import { planRun } from '../../fit';
 import { readPlanFile, toDocument, toPlan } from '..';
 
@@ -17,7 +18,7 @@ describe('a plan in a file', () => {
 				if (!read.ok) throw new Error(read.reasons.join());
 				expect(planRun(toPlan(read.document))).toEqual(planRun(plan));
 			}),
-			{ numRuns: 60 }
+			{ numRuns: often(60, 15) }
 		);
 	});
 
