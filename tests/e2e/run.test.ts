@@ -156,12 +156,13 @@ describe('what stands where', () => {
 		const handle = page.getByLabel('Drag Sleep on the pages');
 		const target = page.getByRole('list', { name: 'On page 72' });
 		await target.scrollIntoViewIfNeeded();
+		// The hand closes on what lies still: pages that are drawn only now move the others.
+		await handle.hover({ position: { x: 6, y: 8 } });
+		await page.mouse.down();
 		const from = await handle.boundingBox();
 		if (!from) throw new Error('nothing to drag');
-		await page.mouse.move(from.x + 6, from.y + 8);
-		await page.mouse.down();
 		await page.mouse.move(from.x - 20, from.y + 12, { steps: 6 });
-		// Pages that are drawn only now move the others: the hand goes where the page is.
+		// The hand goes where the page is by then.
 		const held = target.getByLabel('Drag Sleep on the pages');
 		await expect
 			.poll(async () => {

@@ -5,10 +5,13 @@ import {
 	otherOrder,
 	PackingCache,
 	planning,
+	planningAlong,
 	summaryOf,
+	type Along,
 	type Aim,
 	type Offer,
 	type Plan,
+	type Planning,
 	type Remedy,
 	type Run,
 	type Summary
@@ -41,8 +44,11 @@ export interface Beyond {
 
 /** What the planner's worker can be asked. What is asked later makes earlier answers `undefined`. */
 export interface PlannerWorker {
-	/** `better` hears of runs that are good enough to be shown while the work goes on. */
-	plan: (plan: Plan, better: (run: Run) => void) => Promise<Run | undefined>;
+	/**
+	 * The run, and the plan with its cuts gone along; `better` hears of runs that are good enough to be shown while the work
+	 * goes on.
+	 */
+	plan: (plan: Plan, better: (run: Run) => void) => Promise<Along | undefined>;
 	/** Plans what is shown already, so that the first change to it is answered as fast as the later ones. */
 	warm: (plan: Plan) => Promise<void>;
 	/** The aims that are not the plan's own. What `build` of the program has worked out before in this browser is not worked out again. */
@@ -51,7 +57,6 @@ export interface PlannerWorker {
 	beyond: (plan: Plan, run: Run) => Promise<Beyond | undefined>;
 	/** The run of a plan that is being tried; undefined when another one is tried meanwhile. */
 	tryOut: (plan: Plan) => Promise<Run | undefined>;
-	/** Works on while newer plans come in: it is for comparing, not for the month at hand. */
 	/** The run of another plan than the one at hand. */
 	runOf: (plan: Plan) => Promise<Run | undefined>;
 	remedies: (plan: Plan, run: Run, wish: string) => Promise<Remedy[]>;
@@ -105,17 +110,13 @@ function pause(): Promise<void> {
 	});
 }
 
-function planned(
-	plan: Plan,
-	current: () => boolean,
-	better: (run: Run) => void = () => {}
-): Promise<Run | undefined> {
-	return first(worked(plan, current, pause, better));
+function planned(plan: Plan, current: () => boolean): Promise<Run | undefined> {
+	return first(worked(planning(plan, cache), current, pause));
 }
 
 /** A plan that nobody waits for. */
 function plannedBeside(plan: Plan, current: () => boolean): Promise<Run | undefined> {
-	return worked(plan, current, whenNobodyWaits);
+	return worked(planning(plan, cache), current, whenNobodyWaits);
 }
 
 async function whenNobodyWaits(): Promise<void> {
@@ -137,13 +138,12 @@ async function beside<T>(
 }
 
 /** Plans in steps; before each one it waits for its turn. */
-async function worked(
-	plan: Plan,
+async function worked<T>(
+	work: Generator<Planning, T>,
 	current: () => boolean,
 	turn: () => Promise<void>,
 	better: (run: Run) => void = () => {}
-): Promise<Run | undefined> {
-	const work = planning(plan, cache);
+): Promise<T | undefined> {
 	let shown = performance.now();
 	let state = work.next();
 	while (!state.done) {
@@ -175,7 +175,7 @@ async function remediesOf(plan: Plan, run: Run, wish: string): Promise<Remedy[]>
 expose({
 	plan: (plan, better) => {
 		const own = ++newest;
-		return planned(plan, () => own === newest, better);
+		return first(worked(planningAlong(plan, cache), () => own === newest, pause, better));
 	},
 	warm: async (plan) => {
 		const own = newest;

@@ -27,5 +27,5 @@ export function cutsAgain(
 	);
 	return [...latest.values()]
 		.filter(({ kind }) => !own.some((cut) => cut.kind === kind))
-		.map((cut) => ({ ...cut, id: cut.kind, leaves }));
+		.map(({ for: _, made: __, ...cut }) => ({ ...cut, id: cut.kind, leaves }));
 }

@@ -51,6 +51,16 @@ export interface Cut {
 	readonly lastUncut?: boolean;
 	/** The ruled line along the cut stays on the leaf. */
 	readonly leaveLine?: boolean;
+	/** What it is planned for: until it is cut it goes along with that. */
+	readonly for?: CutFor;
+	/** It is cut in the book: from then on the leaf is as it is. */
+	readonly made?: boolean;
+}
+
+/** The wish that a cut was planned for, and the first page that this had on the cut's leaves. */
+export interface CutFor {
+	readonly wish: string;
+	readonly page: number;
 }
 
 /** Usual measures where a cut does not say its own (common practice). */

@@ -1,6 +1,7 @@
 export type { Aim, Gap } from './plan/aims';
 export * from './plan/plan';
 export * from './planner';
+export * from './along';
 export { tooLarge } from './problem/divided';
 export * from './advice/what-if';
 export * from './advice/remedies';

@@ -1,5 +1,5 @@
 import { allCompleted } from '$lib/core/catalogue';
-import { PackingCache, planRun, sizeSteps, type Plan } from '$lib/core/fit';
+import { PackingCache, runAlong, sizeSteps, type Plan, type Run } from '$lib/core/fit';
 import { readJson, planSchema, runDocument, toPlan } from '$lib/core/formats';
 import { pageGuide, sentenceOf } from '$lib/core/guide';
 import type { FontFile } from './fonts';
@@ -79,11 +79,11 @@ export async function answer(request: ApiRequest): Promise<Response> {
 	if (!document.ok) return faulty(document.faults);
 	// A request says what it wants; a file that was saved also says by its silence what was taken away.
 	const { wishes, ...rest } = document.value;
-	const plan = toPlan({ ...rest, wishes: allCompleted(wishes), ...(sizes ? { sizes } : {}) });
-	const large = sizeFault(plan);
+	const asPlanned = toPlan({ ...rest, wishes: allCompleted(wishes), ...(sizes ? { sizes } : {}) });
+	const large = sizeFault(asPlanned);
 	if (large) return tooMuch(large);
 	const cache = new PackingCache();
-	const run = planRun(plan, cache);
+	const { plan, run } = runAlong(asPlanned, cache);
 	switch (route) {
 		case 'plan':
 			return Response.json(
@@ -102,7 +102,7 @@ export async function answer(request: ApiRequest): Promise<Response> {
 }
 
 /** The counting guide of each page of a run: numbers and sentences, or sentences alone. */
-function guideResponse(plan: Plan, run: ReturnType<typeof planRun>, plain: boolean): Response {
+function guideResponse(plan: Plan, run: Run, plain: boolean): Response {
 	const guides = run.pages.map(({ number }) => pageGuide(plan, run, number));
 	if (plain)
 		return new Response(

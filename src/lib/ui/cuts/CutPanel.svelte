@@ -10,11 +10,13 @@
 		frontsOf,
 		fromTheEnd,
 		windowLast,
+		type Cut,
 		type CutKind
 	} from '$lib/core/cuts';
+	import { strayedCuts } from '$lib/core/fit';
 	import { pageOf } from '$lib/core/paper';
 	import Check from '../fields/Check.svelte';
-	import { blockName } from '../month/block-name';
+	import { blockName, nameOf } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { focusOn } from '../focus';
 	import type { CutDraft } from './cut-draft.svelte';
@@ -66,6 +68,25 @@
 		desk.removeCut(id);
 		void focusOn(`[data-cut="${next?.id}"] button`, '[data-testid="add-cut"]');
 	}
+
+	/** What a cut is planned for, as long as it is one of the month's wishes. */
+	function nameFor(cut: Cut): string | undefined {
+		const wish = desk.wishes.find(({ id }) => id === cut.for?.wish);
+		return wish && nameOf(wish);
+	}
+
+	const strayed = $derived(
+		draft.cut || desk.planning
+			? []
+			: strayedCuts(desk.plan, desk.run).flatMap(({ cut, page }) => {
+					const name = nameFor(cut);
+					if (!name) return [];
+					const now = page === undefined ? 'has no place' : `begins on page ${page}`;
+					return [
+						`${cutTitle(cut)}: it is planned for ${name}, which ${now} and began on page ${cut.for?.page}. A cut goes along by whole leaves only: change its leaves, send ${name} back, or remove it.`
+					];
+				})
+	);
 
 	const pages = (count: number) => (count === 1 ? '1 page' : `${count} pages`);
 </script>
@@ -135,8 +156,18 @@
 		<ul class="flex flex-col gap-1.5 pb-2">
 			{#each desk.cuts as cut (cut.id)}
 				<li data-cut={cut.id} class="flex flex-wrap items-baseline justify-between gap-x-2">
-					<span>{cutTitle(cut)}</span>
-					<span class="flex gap-1">
+					<span>
+						{cutTitle(cut)}
+						{#if nameFor(cut)}
+							<span class="text-sm text-ink-soft">for {nameFor(cut)}</span>
+						{/if}
+					</span>
+					<span class="flex flex-wrap items-center gap-x-2">
+						<Check
+							label="Cut in the book"
+							checked={cut.made ?? false}
+							onchange={(made) => desk.setMade(cut.id, made)}
+						/>
 						<button class="button button-quiet min-h-7" onclick={() => begun(() => draft.set(cut))}
 							>Change<span class="sr-only"> {cutTitle(cut)}</span></button
 						>
@@ -178,6 +209,9 @@
 			</DropdownMenu.Content>
 		</DropdownMenu.Root>
 	{/if}
+	{#each strayed as text (text)}
+		<p class="border-l-4 border-caution px-2 pt-1 text-sm" role="status">{text}</p>
+	{/each}
 	{#if advice.length > 0}
 		<ul class="flex flex-col gap-1 pt-3 text-sm" aria-label="Notes on the cuts">
 			{#each advice as { kind, text }, index (index)}

@@ -43,6 +43,8 @@
 		use:dragHandleZone={{
 			items: shown,
 			type: 'blocks',
+			// A block is held at its right end: where the hand is, is where it is meant to go.
+			useCursorForDetection: true,
 			flipDurationMs: calm() ? 0 : 150,
 			dropTargetStyle: { outline: '2px dashed var(--calm)' },
 			autoAriaDisabled: true,

@@ -1,5 +1,6 @@
 import { lockPages, ownBlocks, type Block, type Plan, type Run } from '$lib/core/fit';
 import { allWishes, sameContent, type Wish } from '$lib/core/wish';
+import { cutTitle } from '../cuts/cut-words';
 import { nameOf } from './block-name';
 import { movedBlocks, movingKey } from './moved';
 
@@ -11,9 +12,9 @@ export interface Act {
 	readonly run: Run;
 }
 
-/** Whether two plans differ in nothing but their wishes. */
+/** Whether two plans differ in nothing but their wishes, and the cuts that are for them. */
 export function onlyWishes(before: Plan, after: Plan): boolean {
-	const rest = ({ wishes: _, lately: __, ...plan }: Plan) => plan;
+	const rest = ({ wishes: _, lately: __, cuts: ___, ...plan }: Plan) => plan;
 	return sameContent(rest(before), rest(after));
 }
 
@@ -24,6 +25,15 @@ export function ownWishes({ wishes }: Plan, after: readonly Wish[]): ReadonlySet
 	return new Set(
 		[...was.keys(), ...is.keys()].filter((id) => !sameContent(was.get(id), is.get(id)))
 	);
+}
+
+/** A line for each cut that went along with what it is planned for. */
+export function cutsGoneAlong({ cuts: before = [] }: Plan, { cuts: after = [] }: Plan): string[] {
+	return after.flatMap((cut) => {
+		const was = before.find(({ id }) => id === cut.id);
+		const hasGone = was?.for && cut.for && was.leaves.first !== cut.leaves.first;
+		return hasGone ? [`${cutTitle(cut)}, goes along`] : [];
+	});
 }
 
 /** A line for each wish that a hand did not change and that lies or is ruled otherwise. */

@@ -1,5 +1,5 @@
 import type { Plan, Run } from '$lib/core/fit';
-import { linesOf, onlyWishes, ownWishes, type Act } from './account-lines';
+import { cutsGoneAlong, linesOf, onlyWishes, ownWishes, type Act } from './account-lines';
 
 /** What a change of wishes did besides: a line for each other wish that lies or is ruled otherwise. */
 export interface Told {
@@ -30,6 +30,7 @@ export class Account {
 		const { act } = this;
 		if (!act || plan === act.plan || !onlyWishes(act.plan, plan)) return;
 		const own = ownWishes(act.plan, plan.wishes);
-		if (own.size > 0) this.told = { act, lines: linesOf(act.run, run, own) };
+		const lines = [...cutsGoneAlong(act.plan, plan), ...linesOf(act.run, run, own)];
+		if (own.size > 0) this.told = { act, lines };
 	}
 }

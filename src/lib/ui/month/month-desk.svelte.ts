@@ -3,6 +3,8 @@ import { begin as begun, kindById, withAdded } from '$lib/core/catalogue';
 import type { Cut } from '$lib/core/cuts';
 import type { Evenings, MakingPlan, Workshop } from '$lib/core/making';
 import {
+	cutFor,
+	cutsAlong,
 	holdAt,
 	laysOf,
 	lockPages,
@@ -149,13 +151,16 @@ export class MonthDesk {
 	 */
 	open(reload: () => Promise<unknown>): () => void {
 		this.planner = new Planner(
-			(plan, run, final) => {
+			({ plan, run }, final) => {
 				// What is still being looked for a place is not lost: the last run stays until a better one is known.
 				if (!final && run.unplaced.length > this.run.unplaced.length) return;
 				this.plan = plan;
 				this.run = run;
 				this.planning = !final;
-				if (final) this.settled(plan);
+				if (!final) return;
+				// That a cut goes along is part of what a hand did, and undone with it.
+				if (plan.cuts && !sameContent(plan.cuts, this.cuts)) this.steps.follow({ cuts: plan.cuts });
+				this.settled(plan);
 			},
 			(message) => {
 				this.trouble = message;
@@ -178,7 +183,8 @@ export class MonthDesk {
 			window.addEventListener(event, touch, { signal: touched.signal });
 		const shown = this.month;
 		this.steps.recallOnce();
-		if (this.month !== shown || this.input.trouble) this.ask();
+		const isAlong = cutsAlong(this.plan, this.run) === this.plan.cuts;
+		if (this.month !== shown || this.input.trouble || !isAlong) this.ask();
 		else this.suggest(this.plan);
 		this.opened = true;
 		return () => {
@@ -390,11 +396,24 @@ export class MonthDesk {
 	/** Makes a cut, or changes the one with its id; what is `held` stays where it lies around the cut. */
 	setCut(cut: Cut, held: readonly Block[]): void {
 		const { plan, run } = this;
+		const purpose = cutFor(run, cut);
 		const wishes = held.reduce(
 			(wishes, block) => holdAt({ ...plan, wishes }, run, block, block.pieces),
 			this.wishes
 		);
-		this.change({ cuts: withCut(this.cuts, cut), wishes });
+		const { for: _, ...free } = cut;
+		const planned = purpose ? { ...free, for: purpose } : free;
+		this.change({ cuts: withCut(this.cuts, planned), wishes });
+	}
+
+	/** Says that a cut is made in the book, and stays where it is, or is planned only, for what stands there now. */
+	setMade(id: string, made: boolean): void {
+		const cut = this.cuts.find((one) => one.id === id);
+		if (!cut) return;
+		const { made: _, for: before, ...rest } = cut;
+		const purpose = made ? before : cutFor(this.run, cut);
+		const next = { ...rest, ...(purpose ? { for: purpose } : {}), ...(made ? { made } : {}) };
+		this.change({ cuts: withCut(this.cuts, next) });
 	}
 
 	removeCut(id: string): void {

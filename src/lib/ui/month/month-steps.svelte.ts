@@ -59,6 +59,13 @@ export class MonthSteps {
 		this.present(step(this.history, { ...this.month, ...content }, name));
 	}
 
+	/** What follows from the latest step by itself: kept with it, and undone with it. */
+	follow(content: Partial<KeptMonth>): void {
+		this.history = { ...this.history, present: { ...this.month, ...content } };
+		this.saver.write(this.month);
+		this.rememberSoon();
+	}
+
 	/** Takes over a month that others have written: a step that need not be kept. */
 	adopt(month: KeptMonth): void {
 		this.history = step(this.history, month);

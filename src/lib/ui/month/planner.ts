@@ -1,11 +1,12 @@
 import { version } from '$app/environment';
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Plan, Remedy, Run } from '$lib/core/fit';
+import type { Along, Plan, Remedy, Run } from '$lib/core/fit';
 import type { MakingPlan } from '$lib/core/making';
+import { sameContent } from '$lib/core/wish';
 import type { Beyond, PlannerWorker, Suggestion } from '$lib/worker/planner.worker';
 
-/** Hears of runs with the plan they belong to; `final` ends the work on it. */
-export type Planned = (plan: Plan, run: Run, final: boolean) => void;
+/** Hears of runs with the plan they belong to; the final one ends the work on it, and may have taken cuts along. */
+export type Planned = (along: Along, final: boolean) => void;
 
 /** Tells what it hears until the final word: runs on the way come through a port of their own, and may be overtaken by it. */
 export function untilFinal<T>(
@@ -39,13 +40,15 @@ export class Planner {
 
 	async request(plan: Plan): Promise<void> {
 		this.newest = plan;
-		const tell = untilFinal((run: Run, final) => {
-			if (plan === this.newest) this.planned(plan, run, final);
+		const tell = untilFinal((along: Along, final) => {
+			if (plan === this.newest) this.planned(along, final);
 		});
 		try {
-			const better = proxy((run: Run) => tell(run, false));
-			const run = await this.remote.plan(plan, better);
-			if (run) tell(run, true);
+			const better = proxy((run: Run) => tell({ plan, run }, false));
+			const found = await this.remote.plan(plan, better);
+			// The plan that came back is a copy: as long as nothing went along, it is the one that was asked for.
+			const isSame = found && sameContent(found.plan.cuts, plan.cuts);
+			if (found) tell(isSame ? { plan, run: found.run } : found, true);
 		} catch (error) {
 			if (plan === this.newest)
 				this.failed(error instanceof Error ? error.message : 'The page planner failed.');

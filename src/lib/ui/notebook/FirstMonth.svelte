@@ -25,7 +25,7 @@
 
 	onMount(() => {
 		const made = new Planner(
-			(plan, run) => (shown = { plan, run }),
+			(along) => (shown = along),
 			(message) => (trouble = message)
 		);
 		planner = made;

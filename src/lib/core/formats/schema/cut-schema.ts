@@ -31,7 +31,12 @@ const cut = record({
 	size: record({ w: whole(1, 100).required(missing), h: whole(1, 100).required(missing) }),
 	points: list(point, 3, 200),
 	lastUncut: flag(),
-	leaveLine: flag()
+	leaveLine: flag(),
+	for: record({
+		wish: words(100).min(1, missing).required(missing),
+		page: whole(1, 2000).required(missing)
+	}).optional(),
+	made: flag()
 }).required(missing);
 
 /** Cuts through leaves of a book: at most 100. */
