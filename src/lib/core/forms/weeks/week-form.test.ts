@@ -152,6 +152,29 @@ describe('days', () => {
 		expect(layoutsOf('week-boxes', { columns: high }, spread())).toEqual([]);
 	});
 
+	test('have parts without heights that share the rest evenly', () => {
+		const startsOf = (columns: { name: string; width?: number }[], form = 'week-columns') => {
+			const layout = drawn(form, { columns }, spread());
+			const [first] = columns;
+			const own = textsOn(layout, 0);
+			const x = own.find(({ text }) => text === first?.name)?.x;
+			return own
+				.filter((one) => one.x === x && columns.some(({ name }) => name === one.text))
+				.map(({ y }) => y);
+		};
+		const [upper = 0, lower = 0] = startsOf([{ name: 'Day' }, { name: 'Night' }]);
+		// 38 or 39 rows below the heads: half each.
+		expect(lower - upper).toBeGreaterThanOrEqual(18);
+		expect(40 - lower).toBeLessThanOrEqual(lower - upper + 1);
+		const [one = 0, two = 0, three = 0] = startsOf([
+			{ name: 'Watch', width: 5 },
+			{ name: 'Day' },
+			{ name: 'Night' }
+		]);
+		expect(two - one).toBe(5);
+		expect(40 - three - (three - two)).toBeLessThanOrEqual(1);
+	});
+
 	test('that share a place are parted as their frame is ruled', () => {
 		const partsOf = (frames: string) => {
 			const layout = drawn('week-boxes', { frames }, page(26, 41));

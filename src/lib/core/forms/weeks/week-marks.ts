@@ -54,6 +54,14 @@ function partHeights(setting: Setting, rows: number): { heights: readonly number
 	return { heights: shared, sum: `parts of a day ${shared.join(' + ')} in ${rows}` };
 }
 
+/** The heights of a day's parts in so many rows: those that have none of their own share the rest evenly. */
+function evened({ content: { columns = [] } }: Setting, rows: number): number[] {
+	const fixed = columns.reduce((sum, { width = 0 }) => sum + width, 0);
+	const open = columns.filter(({ width }) => width === undefined).length;
+	const share = open > 0 ? Math.max(leastPart, Math.floor((rows - fixed) / open)) : 0;
+	return columns.map(({ width }) => width ?? share);
+}
+
 /**
  * How days are ruled whose places are at least `lowest` rows high: the least height that their parts need, what is said
  * of them, and their marks on one of the pages.
@@ -71,11 +79,12 @@ export function dayMarks(
 	const head = squareHead ? square : 1;
 	const { heights, sum } = partHeights(setting, lowest - head);
 	const parts = (setting.content.columns ?? []).slice(0, heights.length);
-	const starts = heights.map((_, index) =>
-		heights.slice(0, index).reduce((all, height) => all + height, head)
-	);
 	const ruled = (box: Rect, day: WeekDay, words: boolean): Mark[] => {
 		const { x, y, w, h } = box;
+		const own = sum ? heights : evened(setting, h - head);
+		const starts = own.map((_, index) =>
+			own.slice(0, index).reduce((all, height) => all + height, head)
+		);
 		const across = (row: number) => line(x, y + row, x + w, y + row);
 		return [
 			...tints(setting, box, head),
