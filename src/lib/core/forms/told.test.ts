@@ -25,6 +25,27 @@ const marksOf = (id: string, wish: Told, room = page(28, 40)): readonly Mark[] =
 const written = (marks: readonly Mark[], words: string) =>
 	marks.flatMap((mark) => (mark.kind === 'text' && mark.text === words ? [mark] : []));
 
+test('values whose one column is called as their title have that name written once', () => {
+	const steps = [{ name: 'Steps', width: 5 }];
+	const one = (wish: Told, room = page(28, 40)) =>
+		written(marksOf('day-columns', wish, room), 'Steps').length;
+	const titled = { title: 'Steps', titleStyle: 'written' };
+	expect(one({ ...titled, columns: steps })).toBe(1);
+	// In two halves the title stands over both.
+	expect(one({ ...titled, columns: steps }, page(18, 21))).toBe(1);
+	expect(one({ columns: steps })).toBe(1);
+	// Among others each value needs its name.
+	expect(one({ ...titled, columns: [...steps, { name: 'Hours', width: 3 }] })).toBe(2);
+});
+
+test('a line a day grows to three squares where a place has the rows', () => {
+	const heightOn = (room: ReturnType<typeof page> | ReturnType<typeof spread>) =>
+		firstOf(answer('day-lines', { title: 'Gratitude' }, room)).facts.lineHeight;
+	expect(heightOn(spread(40, 40, 57))).toBe(3);
+	expect(heightOn(spread(28, 28, 40))).toBe(2);
+	expect(heightOn(page(28, 40))).toBe(1);
+});
+
 describe('headers and dates', () => {
 	test('April in 34 rows needs exactly 34 without a header', () => {
 		const wish = { title: 'A line a day', header: 0 };

@@ -51,6 +51,7 @@ function halvesIn(form: Form, setting: Setting, left: Size, right: Size, pick: P
 			{
 				...setting,
 				content: { ...setting.content, title: undefined },
+				above: setting.above ?? setting.content.title,
 				stretch: { first: middle + 1, last }
 			},
 			{ span: 'page', w: right.w, h: right.h - top }
@@ -76,7 +77,8 @@ function abreast(form: Form, setting: Setting, room: Room, pick: Pick): Layout |
 	if (room.span !== 'page') return undefined;
 	// The title stands over both.
 	const top = titleRows(setting);
-	const untitled = { ...setting, content: { ...setting.content, title: undefined } };
+	const { title } = setting.content;
+	const untitled = { ...setting, content: { ...setting.content, title: undefined }, above: title };
 	const half = { w: Math.floor((room.w - gap) / 2), h: room.h - top };
 	const found = halvesIn(form, untitled, half, half, pick);
 	if (!found) return undefined;

@@ -50,6 +50,8 @@ export interface Setting {
 	readonly expected?: { readonly lines: number; readonly why: string };
 	/** How high the letters of its title are at most, where others in view need smaller ones. */
 	readonly letters?: number;
+	/** The title that stands over it already, where it is a part of something. */
+	readonly above?: string | undefined;
 	/** Days that are shown, both ends included, where it is not the whole month. */
 	readonly stretch?: { readonly first: number; readonly last: number };
 }

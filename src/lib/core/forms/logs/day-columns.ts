@@ -8,6 +8,8 @@ import { columnLines, rowLines, titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
 
 const usualHeader = 2;
+/** Between a title and what has no names of its own. */
+const air = 1;
 const samples: readonly Column[] = [
 	{ name: 'Sleep', width: 4 },
 	{ name: 'Steps', width: 4 },
@@ -25,8 +27,8 @@ export const dayColumns = pageForm({
 	rules: [titleStyle, everySecond, headerRows],
 	layouts: (setting, there) => {
 		const top = titleRows(setting);
-		const header = headerRows.of(setting) ?? usualHeader;
 		const columns = ruledColumns(setting, samples);
+		const header = headerRows.of(setting) ?? (saysTitle(setting, columns) ? air : usualHeader);
 		const days = daysShown(setting).length;
 		const wide = columns.reduce((sum, { width }) => sum + width, 0);
 		const size = { w: dayLabelWidth + wide, h: top + header + days };
@@ -45,6 +47,17 @@ export const dayColumns = pageForm({
 	}
 });
 
+/** Whether the one column is called as the title above it says already: no name is written twice. */
+function saysTitle(setting: Setting, columns: readonly Column[]): boolean {
+	const [first, second] = columns;
+	const title = titleRows(setting) > 0 ? setting.content.title : setting.above;
+	return (
+		second === undefined &&
+		title !== undefined &&
+		first?.name.toLocaleLowerCase() === title.toLocaleLowerCase()
+	);
+}
+
 function columnMarks(setting: Setting, top: number, header: number): Mark[] {
 	const columns = ruledColumns(setting, samples);
 	const shown = daysShown(setting);
@@ -59,7 +72,7 @@ function columnMarks(setting: Setting, top: number, header: number): Mark[] {
 	const names = columns.flatMap(({ name, width }): Mark[] => {
 		const place = { x, y: y - 1, w: width, h: 1 };
 		x += width;
-		return header > 0 ? [text(name, place, 'hand')] : [];
+		return header > 0 && !saysTitle(setting, columns) ? [text(name, place, 'hand')] : [];
 	});
 	return [
 		...shown.flatMap((_, row): Mark[] =>

@@ -9,6 +9,8 @@ import { titleMarks, titleRows } from '../parts/title-band';
 
 const usualHeader = 2;
 const leastText = 6;
+/** Lines are no higher than this by themselves: room for two lines of writing a day. */
+const airy = 3;
 const tinted = choiceRule({
 	name: 'tinted',
 	label: 'Tinted is',
@@ -21,8 +23,8 @@ const tinted = choiceRule({
 });
 
 /**
- * A line a day: header 2 (fewer where rows are short) + days × 1 or 2 squares, number and initial at the left, every second line
- * tinted. Over a spread the first half of the month stands left. Lines are 1 high unless asked for.
+ * A line a day: header 2 (fewer where rows are short) + days × 1 to 3 squares, number and initial at the left, every second line
+ * tinted. Over a spread the first half of the month stands left. Lines grow to 3 where a place has the rows.
  * (Common practice.)
  */
 export const dayLines: Form = {
@@ -40,7 +42,10 @@ export const dayLines: Form = {
 		const wanted = lineHeight.of(setting);
 		const heights = wanted
 			? [wanted]
-			: [...new Set([Math.max(2, setting.hand.lineHeight), setting.hand.lineHeight])];
+			: [...new Set([airy, Math.max(2, setting.hand.lineHeight), setting.hand.lineHeight])];
+		/** Whether lines of a height leave so much of the place that they could be airy. */
+		const wouldGrow = (height: number) =>
+			height === airy - 1 && !wanted && top + usualHeader + left * airy <= there.h;
 		const width = room.span === 'page' ? room.w : Math.min(room.left.w, room.right.w);
 		const layouts = heights.flatMap((height): Layout[] => {
 			const free =
@@ -63,7 +68,7 @@ export const dayLines: Form = {
 									left: { w: room.left.w, h: down },
 									right: { w: room.right.w, h: right }
 								},
-					discomfort: (height === 1 ? 10 : 0) + (width < 14 ? 15 : 0),
+					discomfort: (height === 1 ? 10 : wouldGrow(height) ? 3 : 0) + (width < 14 ? 15 : 0),
 					stretches: false,
 					facts: {
 						rows: left,
