@@ -9,6 +9,7 @@ import { withGrownGuests } from './grown-guests';
 import { dayRows, withLevelGuests } from './level-guests';
 import { levelled } from './levelled';
 import type { Block, Pieces, Plan, Run, Sizes, Unplaced } from '../plan/plan';
+import { inOneStyle } from './one-style';
 import { blocksOf, inRoom, unseated, type Seated } from './seated';
 import { allWishes } from '../../wish';
 import {
@@ -162,11 +163,12 @@ function onPage(
 		0,
 		...placed.map(({ place, more = 0 }) => ([page, page - 1].includes(place.page) ? more : 0))
 	);
-	const own = placed.flatMap(({ place, ...rest }) => {
+	const seated = placed.flatMap(({ place, ...rest }) => {
 		if (place.span !== 'page' || place.page !== page) return [];
 		const rect = withoutAir(place.rect, planned.air);
 		return [{ ...rest, cover: isCover(rest.part), rect: { ...rect, y: rect.y + down } }];
 	});
+	const own = inOneStyle(plan, seated);
 	own.sort(coverFirst);
 	if (!sheet || own.length === 0) return [];
 	const { number } = sheet.page;
