@@ -1,6 +1,7 @@
 import { beforeEach, expect, test } from 'vitest';
 import type { Page } from 'playwright';
 import demoMonth from '../../demo/month.json';
+import { usualMaking } from '../../src/lib/core/making';
 import { choose, onStage, reloaded, visit } from './stage';
 
 const stage = onStage('/', { wishes: 2 });
@@ -8,8 +9,10 @@ let page: Page;
 let month: string;
 beforeEach(async () => {
 	({ page } = stage());
-	// What is made of a month is kept: each test has one of its own.
+	// What is made of a month is kept: each test has one of its own, and the same evenings and pace to begin with.
 	const { app, context } = stage();
+	const usual = await context.request.put(`${app.address}/app/making`, { data: usualMaking });
+	expect(usual.status()).toBe(200);
 	const made = await context.request.post(`${app.address}/app/import`, {
 		// Enough for some evenings.
 		data: { document: { ...demoMonth, wishes: demoMonth.wishes.slice(0, 8) } }
@@ -115,15 +118,24 @@ test('where time does not do, what would be simpler is tried out and offered', a
 	await page.getByRole('button', { name: /^Leave all titles out/ }).waitFor();
 	await page.keyboard.press('Control+z');
 	await page.getByRole('button', { name: /^Write all titles/ }).waitFor();
+	// How the evenings are is kept for all months: the next test has them as they were.
+	const kept = page.waitForResponse(
+		(answer) =>
+			answer.url().endsWith('/app/making') &&
+			/"daysBefore":7/.test(answer.request().postData() ?? '')
+	);
 	await page.getByLabel('Days before the 1st').fill('7');
 	await page.getByText('late:').first().waitFor({ state: 'detached' });
+	await kept;
 });
 
 test('a spread is given to another sitting, also for whoever looks from elsewhere', async () => {
 	const { context } = stage();
 	const sitting = page.getByRole('region', { name: 'The sitting' });
 	await sitting.getByRole('heading', { name: /^Pages 62 and 63/ }).waitFor();
-	const kept = page.waitForResponse((answer) => answer.request().method() === 'PUT');
+	const kept = page.waitForResponse((answer) =>
+		answer.url().endsWith(`${new URL(month).pathname}/making`)
+	);
 	await page
 		.getByRole('button', { name: 'later: do pages 62 and 63 in the sitting after' })
 		.click();
