@@ -57,7 +57,7 @@ export interface Cut {
 	readonly made?: boolean;
 }
 
-/** The wish that a cut was planned for, and the first page that this had on the cut's leaves. */
+/** The wish that a cut was planned for, and the first page that this had then: how far it has moved since, the cut does too. */
 export interface CutFor {
 	readonly wish: string;
 	readonly page: number;

@@ -17,7 +17,7 @@ export interface Strayed {
 	readonly page: number | undefined;
 }
 
-/** A cut that goes along may send away what it follows: after so many rounds it stays. */
+/** A cut that goes along may send away what it follows: so many times it goes after it, and then no more. */
 const mostRounds = 4;
 
 /**
@@ -48,7 +48,7 @@ export function cutsAlong(plan: Plan, run: Run): readonly Cut[] | undefined {
 	return moved?.some((cut, at) => cut !== cuts?.[at]) ? moved : cuts;
 }
 
-/** Cuts that could not go along: what they were planned for lies on another side of a leaf now, or nowhere. */
+/** Cuts that stayed: what they were planned for lies on the other side of a leaf now, or nowhere, or their leaves are drawn on. */
 export function strayedCuts(plan: Plan, run: Run): Strayed[] {
 	return (plan.cuts ?? []).flatMap((cut): Strayed[] => {
 		if (!cut.for || cut.made) return [];

@@ -83,7 +83,7 @@
 					if (!name) return [];
 					const now = page === undefined ? 'has no place' : `begins on page ${page}`;
 					return [
-						`${cutTitle(cut)}: it is planned for ${name}, which ${now} and began on page ${cut.for?.page}. A cut goes along by whole leaves only: change its leaves, send ${name} back, or remove it.`
+						`${cutTitle(cut)}: it is planned for ${name}, which ${now} and began on page ${cut.for?.page}. It stays: a cut goes along by whole leaves, and not where its leaves are drawn on. Change its leaves, send ${name} back, or remove it.`
 					];
 				})
 	);

@@ -68,6 +68,12 @@ describe('what was filled in is read from a photograph', () => {
 		expect(asked).toBeLessThanOrEqual((right + asked) / 10);
 	});
 
+	test('around a mirrored lamp little more is asked than what it hides', () => {
+		const { right, asked, wrong } = read(98, { seed: 'lamp 0', glare: 0.7 }, { fills: 'crossed' });
+		expect(wrong).toEqual([]);
+		expect(asked).toBeLessThanOrEqual((right + asked) / 5);
+	});
+
 	test.each([
 		[
 			'a board of steps, on whose filled squares no dot is seen',
