@@ -74,6 +74,7 @@ test('a cut goes along with what it is planned for, until it is cut in the book'
 	await removed('Steps');
 	await removed('Loaves');
 	await page.getByText(/Lower door of 13, leaves from 75 to 78, goes along/).waitFor();
+	await saved(page);
 	await visit(page, `${month}/pages/76`);
 	await made('Lower door of 13, leaves from 75 to 78').waitFor();
 	await page.keyboard.press('Control+z');
