@@ -32,6 +32,8 @@ export class Saver<T> {
 	state = $state.raw<SaveState>({ kind: 'saved' });
 	/** The newest content that is not kept; also while it is on its way. */
 	private waiting: { readonly content: T } | undefined;
+	/** What was sent and is not answered yet. */
+	private sending: { readonly content: T } | undefined;
 	/** What was sent and never answered: it may be kept all the same. */
 	private unanswered: T[] = [];
 	private working = false;
@@ -46,6 +48,11 @@ export class Saver<T> {
 	/** What is not kept yet, if anything is not. */
 	get unsaved(): T | undefined {
 		return this.settled ? undefined : this.waiting?.content;
+	}
+
+	/** What was sent and is not answered yet, if anything is not. */
+	get onItsWay(): T | undefined {
+		return this.sending?.content;
 	}
 
 	/** Whether everything shown is kept. */
@@ -117,7 +124,9 @@ export class Saver<T> {
 			const { waiting } = this;
 			const { content } = waiting;
 			this.state = { kind: 'saving' };
+			this.sending = waiting;
 			const sent = await this.send(this.revision, content);
+			this.sending = undefined;
 			if (sent.kind === 'written') {
 				this.revision = sent.revision;
 				this.unanswered = [];

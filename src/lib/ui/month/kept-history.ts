@@ -7,18 +7,20 @@ export interface Remembered {
 	readonly revision: number;
 	/** Whether the present content was kept when it was remembered. */
 	readonly saved: boolean;
+	/** What was on its way to the server then, whether it is part of the history or not. */
+	readonly sent?: KeptMonth | undefined;
 	readonly history: History<KeptMonth>;
 }
 
 const nameOf = (id: string) => `horarium steps 1 ${id}`;
 
 /** Remembers a month's steps in this window, as many of them as there is room for. */
-export function remember(id: string, { revision, saved, history }: Remembered): void {
+export function remember(id: string, { history, ...rest }: Remembered): void {
 	for (let steps = history.past.length; ; steps = Math.floor(steps / 2)) {
 		const past = steps === 0 ? [] : history.past.slice(-steps);
 		const future = steps === history.past.length ? history.future : [];
 		try {
-			const text = JSON.stringify({ revision, saved, history: { ...history, past, future } });
+			const text = JSON.stringify({ ...rest, history: { ...history, past, future } });
 			sessionStorage.setItem(nameOf(id), text);
 			return;
 		} catch {

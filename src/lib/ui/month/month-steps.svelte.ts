@@ -63,7 +63,9 @@ export class MonthSteps {
 	follow(content: Partial<KeptMonth>): void {
 		this.history = { ...this.history, present: { ...this.month, ...content } };
 		this.saver.write(this.month);
-		this.rememberSoon();
+		// At once: what is remembered while a page is being left may come too late for the next one, which would then take
+		// this for a step of somebody else.
+		this.rememberNow();
 	}
 
 	/** Takes over a month that others have written: a step that need not be kept. */
@@ -107,7 +109,8 @@ export class MonthSteps {
 		else {
 			this.history = { ...found.history, last: undefined };
 			const { past, present } = found.history;
-			this.saver.recover(found.revision, present, past.slice(-mostOnTheWay));
+			const sent = [...past.slice(-mostOnTheWay), ...(found.sent ? [found.sent] : [])];
+			this.saver.recover(found.revision, present, sent);
 		}
 	}
 
@@ -118,8 +121,8 @@ export class MonthSteps {
 
 	rememberNow(): void {
 		clearTimeout(this.remembering);
-		const { baseRevision: revision, settled: saved } = this.saver;
-		remember(this.id, { revision, saved, history: this.history });
+		const { baseRevision: revision, settled: saved, onItsWay: sent } = this.saver;
+		remember(this.id, { revision, saved, sent, history: this.history });
 	}
 
 	/** Forgets the month's steps in this window. */
