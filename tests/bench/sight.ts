@@ -32,9 +32,11 @@ export function benchSight(pictures: number): void {
 	const { plan, known } = album;
 	const pages = known.filter(({ fields }) => fields.length > 0).map(({ page }) => page);
 	const times: number[] = [];
+	const byFill = new Map<string, Cells>();
+	const byPage = new Map<number, Cells>();
 	for (const [name, light] of lights) {
 		const places = { right: 0, refused: 0, wrong: 0 };
-		const cells = { right: 0, asked: 0, wrong: 0 };
+		const cells = noCells();
 		for (let at = 0; at < pictures / lights.length; at++) {
 			const random = seeded(`bench ${name} ${at}`);
 			const pick = <T>(all: readonly T[]): T => {
@@ -81,19 +83,40 @@ export function benchSight(pictures: number): void {
 			const read = readPage(picture, seen, plan.notebook, own?.fields ?? [], own?.marks ?? []);
 			times.push(performance.now() - begin);
 			const { right, asked, wrong } = counted(read, exposure);
-			cells.right += right;
-			cells.asked += asked;
-			cells.wrong += wrong.length;
+			const fill = hand.fills ?? '';
+			byFill.set(fill, byFill.get(fill) ?? noCells());
+			byPage.set(page, byPage.get(page) ?? noCells());
+			for (const tally of [cells, byFill.get(fill), byPage.get(page)]) {
+				if (!tally) continue;
+				tally.right += right;
+				tally.asked += asked;
+				tally.wrong += wrong.length;
+			}
 		}
-		const sure = cells.right + cells.wrong;
-		const share = (part: number, of: number) => `${((100 * part) / Math.max(1, of)).toFixed(1)} %`;
 		console.log(
-			`${name.padEnd(30)} page right ${places.right}, refused ${places.refused}, wrong ${places.wrong}; ` +
-				`${sure + cells.asked} cells: ${share(cells.wrong, sure)} of the sure ones wrong, ${share(cells.asked, sure + cells.asked)} asked`
+			`${name.padEnd(30)} page right ${places.right}, refused ${places.refused}, wrong ${places.wrong}; ${told(cells)}`
 		);
 	}
+	for (const [fill, cells] of byFill) console.log(`${fill.padEnd(30)} ${told(cells)}`);
+	for (const [page, cells] of [...byPage].sort(([a], [b]) => a - b))
+		console.log(`${`page ${page}`.padEnd(30)} ${told(cells)}`);
 	report('a picture found and read', summary(times));
 	benchMeasuring(Math.ceil(pictures / 10));
+}
+
+/** Readings of cells, counted. */
+interface Cells {
+	right: number;
+	asked: number;
+	wrong: number;
+}
+
+const noCells = (): Cells => ({ right: 0, asked: 0, wrong: 0 });
+
+function told({ right, asked, wrong }: Cells): string {
+	const sure = right + wrong;
+	const share = (part: number, of: number) => `${((100 * part) / Math.max(1, of)).toFixed(1)} %`;
+	return `${sure + asked} cells: ${share(wrong, sure)} of the sure ones wrong, ${share(asked, sure + asked)} asked`;
 }
 
 /** How far measured margins and pitch are from the simulated notebook's. */

@@ -80,13 +80,14 @@ export function exposed(
 	page: number,
 	shot: Partial<Shot> = {},
 	hand: Partial<Penmanship> = {},
-	redrawn = (marks: KnownPage['marks']) => marks
+	redrawn = (marks: KnownPage['marks']) => marks,
+	valueOf = invented
 ): Exposure {
 	const own = known.find((one) => one.page === page);
 	if (!own) throw new RangeError(`there is no page ${page}`);
 	const seed = `${shot.seed ?? usualShot.seed} ${page}`;
 	const random = seeded(seed);
-	const filled = own.fields.map(({ field }) => ({ field, value: invented(field, random) }));
+	const filled = own.fields.map(({ field }) => ({ field, value: valueOf(field, random) }));
 	const side = sideOf(page);
 	const sheet = drawnPage(plan.notebook, side, redrawn(own.marks), filled, {
 		...usualHand,

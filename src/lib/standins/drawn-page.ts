@@ -77,6 +77,9 @@ export function drawnPage(
 	const sheet = sheetOf(pageMm.width, pageMm.height, paper);
 	const random = seeded(hand.seed);
 	const shake = () => (random() + random() - 1) * hand.shakes;
+	const mood = seeded(`${hand.seed} never twice the same`);
+	/** Between -1 and 1: nobody writes a figure, or makes a mark, twice in the same place and size. */
+	const varied = () => mood() + mood() - 1;
 	const at = (x: number, y: number) => ({ x: margin.x + x * pitchMm, y: margin.y + y * pitchMm });
 	const near = (x: number, y: number) => {
 		const place = at(x, y);
@@ -124,9 +127,10 @@ export function drawnPage(
 	}
 
 	function number(text: string, x: number, y: number, w: number, h: number) {
-		const high = Math.min(0.62, h * 0.6) / 4;
+		const high = (Math.min(0.62, h * 0.6) / 4) * (1 + 0.15 * varied());
 		const wide = Math.min(high, (w * 0.8) / (3 * text.length));
-		const left = x + (w - (3 * text.length - 1) * wide) / 2;
+		const left = x + (w - (3 * text.length - 1) * wide) / 2 + 0.08 * varied();
+		const middle = y + h / 2 + 0.08 * varied();
 		for (const [place, figure] of [...text].entries()) {
 			const points = (figures[Number(figure)] ?? '')
 				.split(',')
@@ -134,7 +138,7 @@ export function drawnPage(
 			for (let step = 1; step < points.length; step++) {
 				const [[x1 = 0, y1 = 0] = [], [x2 = 0, y2 = 0] = []] = [points[step - 1], points[step]];
 				const from = left + 3 * place * wide;
-				const top = y + h / 2 - 2 * high;
+				const top = middle - 2 * high;
 				const [a, b] = [
 					at(from + x1 * wide, top + y1 * high),
 					at(from + x2 * wide, top + y2 * high)
@@ -193,8 +197,8 @@ export function drawnPage(
 	}
 
 	function square({ x, y, w, h }: FieldMark) {
-		const side = Math.min(w, h);
-		const [cx, cy] = [x + w / 2, y + h / 2];
+		const side = Math.min(w, h) * (1 + 0.15 * varied());
+		const [cx, cy] = [x + w / 2 + 0.1 * side * varied(), y + h / 2 + 0.1 * side * varied()];
 		const part = (by: number) => side * by;
 		switch (hand.fills) {
 			case 'whole':

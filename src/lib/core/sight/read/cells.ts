@@ -1,5 +1,7 @@
 import type { FieldMark } from '../../draw';
 import type { Rect } from '../../paper';
+import { allAlike } from './all-alike';
+import { marksAlike, type CellPicture, type PicturedCell } from './marks-alike';
 import { colourAt, lossOf, type Picture, type PlaceOf, type White } from '../picture/colour';
 
 /** How a field of the page looks in the picture. */
@@ -11,11 +13,13 @@ export interface Looks {
 	readonly isEven: boolean;
 	/** Whether something is mirrored there: what is dark is a mark all the same, what is light may hide one. */
 	readonly isGlaring: boolean;
+	/** The loss of light by places, each with those around it: nobody makes a mark twice in the same place. */
+	readonly picture: CellPicture;
 }
 
-/** The part of a cell that is looked at: lines and what reaches over them stay out. */
-const inner = 0.72;
-const looks = 9;
+/** The part of a cell that is looked at, for how dark it is and for what it shows: lines and what reaches over them stay out. */
+const [inner, shown] = [0.72, 0.88];
+const [looks, across, mostAcross] = [9, 11, 44];
 /** Brighter than this, of 255, is glare: nothing is seen there. */
 const glare = 250;
 
@@ -32,13 +36,54 @@ export function looksOf(picture: Picture, place: PlaceOf, white: White, rect: Re
 		seen += 1;
 		sum += lossOf(colour, white.at(x, y));
 	}
-	const middleOf = [rect.x + rect.w / 2, rect.y + rect.h / 2] as const;
+	const squares = squaresOf(rect);
 	return {
 		darkness: seen > 0 ? sum / seen : 0,
 		blind: blind / (looks * looks),
-		isEven: white.isEven(...middleOf),
-		isGlaring: white.isGlaring(...middleOf)
+		isEven: squares.every(([x, y]) => white.isEven(x, y)),
+		isGlaring: squares.some(([x, y]) => white.isGlaring(x, y)),
+		picture: pictureOf(picture, place, white, rect)
 	};
+}
+
+/** The middles of a rectangle's squares. */
+function squaresOf({ x, y, w, h }: Rect): (readonly [x: number, y: number])[] {
+	const [across, down] = [Math.ceil(w), Math.ceil(h)];
+	return Array.from({ length: across * down }, (_, at) => [
+		x + (w * ((at % across) + 0.5)) / across,
+		y + (h * (Math.floor(at / across) + 0.5)) / down
+	]);
+}
+
+function pictureOf(picture: Picture, place: PlaceOf, white: White, rect: Rect): CellPicture {
+	const side = Math.min(rect.w, rect.h);
+	const looksAlong = (long: number) => Math.round(Math.min(mostAcross, (across * long) / side));
+	const [columns, rows] = [looksAlong(rect.w), looksAlong(rect.h)];
+	// A stroke is as thin in a large cell as in a small one, and must not slip through.
+	const each = Math.ceil(side);
+	const part = (at: number, of: number) => 0.5 + shown * ((at + 0.5) / of - 0.5);
+	const lossAt = (column: number, row: number) => {
+		const x = rect.x + rect.w * part(column, columns * each);
+		const y = rect.y + rect.h * part(row, rows * each);
+		const spot = place(x, y);
+		const colour = colourAt(picture, spot.x, spot.y);
+		return colour ? lossOf(colour, white.at(x, y)) : 0;
+	};
+	const losses = new Float64Array(columns * rows);
+	for (let row = 0; row < rows * each; row++)
+		for (let column = 0; column < columns * each; column++) {
+			const at = Math.floor(row / each) * columns + Math.floor(column / each);
+			losses[at] = (losses[at] ?? 0) + lossAt(column, row) / each ** 2;
+		}
+	const within = (at: number, of: number) => Math.min(of - 1, Math.max(0, at));
+	return losses.map((_, at) => {
+		const [column, row] = [at % columns, Math.floor(at / columns)];
+		let sum = 0;
+		for (const dx of [-1, 0, 1])
+			for (const dy of [-1, 0, 1])
+				sum += losses[within(row + dy, rows) * columns + within(column + dx, columns)] ?? 0;
+		return sum / 9;
+	});
 }
 
 /** A cell that holds a mark or none, and how it looks. */
@@ -55,146 +100,123 @@ export type Filled = 'filled' | 'empty' | 'doubtful';
 
 /** More of a cell than this that cannot be seen makes it doubtful. */
 const mostBlind = 0.25;
+/** So much less or more than half of the usual mark is doubtful. */
+const sureFrom = 0.2;
 
 /**
- * Which cells are filled in. A date that is written there is reckoned from the cells of the same day on the page, never from
- * the plan: people write them or not. Then a tracker's cells of a size part at their widest gap, or by fixed bounds where there is
- * none.
+ * Which cells are filled in, a tracker's cells of a size together: by the mark that those of them have in common which are filled
+ * in; where there are no two groups, all are, or none is. Dates may be written there or not, whatever the plan says.
  */
 export function filledIn(cells: readonly Cell[]): Filled[] {
-	const dates = datesIn(cells);
-	const dark = cells.map((cell, at) => cell.looks.darkness - (dates[at] ?? 0));
-	const groupOf = ({ tracker, field: { w, h }, isNumbered }: Cell) =>
-		[tracker, w, h, isNumbered].join(' ');
-	const bounds = new Map<string, Bounds>();
-	for (const cell of cells) {
-		const group = groupOf(cell);
-		if (bounds.has(group)) continue;
-		const own = cells.flatMap((other, at) =>
-			groupOf(other) === group ? [{ dark: dark[at] ?? 0, isPlain: isPlain(other.looks) }] : []
-		);
-		const plain = own.filter((one) => one.isPlain);
-		bounds.set(
-			group,
-			boundsOf(
-				(plain.length > 0 ? plain : own).map((one) => one.dark),
-				cell
+	const filled: Filled[] = cells.map(() => 'doubtful');
+	for (const group of groupsOf(cells)) {
+		const own = group.map((at) => seenIn(cells[at]));
+		const isNumbered = group.some((at) => cells[at]?.isNumbered);
+		const found = byMark(own, isNumbered) ?? allAlike(own, isNumbered);
+		group.forEach((at, place) => {
+			const looks = cells[at]?.looks;
+			filled[at] = looks ? asSeen(looks, found[place] ?? 'doubtful') : 'doubtful';
+		});
+	}
+	return filled;
+}
+
+/** What a cell that seems so is taken for: what hides something makes an empty one doubtful, an edge of a shadow any. */
+function asSeen({ isEven, isGlaring, blind }: Looks, is: Filled): Filled {
+	if (!isEven) return 'doubtful';
+	return is === 'empty' && (isGlaring || blind > mostBlind) ? 'doubtful' : is;
+}
+
+/** Cells of one tracker and of one size, with figures of the plan or without, by their places. */
+function groupsOf(cells: readonly Cell[]): number[][] {
+	const groups = new Map<string, number[]>();
+	cells.forEach(({ tracker, field: { w, h }, isNumbered }, at) => {
+		const key = [tracker, w, h, isNumbered].join(' ');
+		groups.set(key, [...(groups.get(key) ?? []), at]);
+	});
+	return [...groups.values()];
+}
+
+/** A cell as it is compared with others. */
+type SeenCell = PicturedCell & Pick<Looks, 'darkness'>;
+
+const seenIn = (cell: Cell | undefined): SeenCell => ({
+	picture: cell?.looks.picture ?? new Float64Array(),
+	darkness: cell?.looks.darkness ?? 0,
+	day: cell?.field.about.day,
+	isPlain: cell !== undefined && isPlain(cell.looks)
+});
+
+/** Whether nothing is in the way of seeing what it shows. */
+const isPlain = ({ blind, isEven, isGlaring }: Looks) => isEven && !isGlaring && blind <= mostBlind;
+
+/** So many cells at least, or this share of them, are guessed to be the only ones that are filled in, or empty. */
+const few = { least: 3, share: 0.06 };
+/** The middle one of empty cells without dates is lighter than this; a figure adds so much. */
+const lightest = { plain: 0.045, figure: 0.05 };
+
+/** Cells by the mark that those of them have in common which are filled in; undefined where they are in no two groups. */
+function byMark(own: readonly SeenCell[], isNumbered: boolean): Filled[] | undefined {
+	const beside = besideDays(own);
+	const sorted = plainOf(own, beside);
+	const some = Math.min(
+		sorted.length - 1,
+		Math.max(few.least, Math.round(few.share * sorted.length))
+	);
+	// Half of them filled in, hardly any, or nearly all: learning goes to what is near.
+	const learned = [halfOf(sorted), sorted.at(-some), sorted[some]].flatMap((cut = Infinity) => {
+		const guess = beside.map((dark) => dark >= cut);
+		const found = marksAlike(own, guess);
+		if (!found) return [];
+		const empty = own.filter(({ day }, at) => day === undefined && (found.sure[at] ?? 1) <= 0);
+		const most = lightest.plain + (isNumbered ? lightest.figure : 0);
+		return middle(empty.map(({ darkness }) => darkness).sort((a, b) => a - b)) < most
+			? [found]
+			: [];
+	});
+	const [best] = learned.toSorted((a, b) => a.unlike - b.unlike);
+	return best?.sure.map((one) =>
+		one <= -sureFrom ? 'empty' : one >= sureFrom ? 'filled' : 'doubtful'
+	);
+}
+
+/** Values of those cells that can be seen, or of all where none can, from the least. */
+function plainOf(own: readonly PicturedCell[], values: readonly number[]): number[] {
+	const plain = values.filter((_, at) => own[at]?.isPlain);
+	return (plain.length > 0 ? plain : [...values]).sort((a, b) => a - b);
+}
+
+/** How much darker cells are than the middle one of their day. */
+function besideDays(own: readonly SeenCell[]): number[] {
+	const middles = new Map<number | undefined, number>();
+	for (const { day } of own) {
+		if (middles.has(day)) continue;
+		const like = own.filter((one) => one.day === day);
+		middles.set(
+			day,
+			middle(
+				plainOf(
+					like,
+					like.map(({ darkness }) => darkness)
+				)
 			)
 		);
 	}
-	return cells.map((cell, at): Filled => {
-		const { looks } = cell;
-		const { empty, filled } = bounds.get(groupOf(cell)) ?? { empty: 0, filled: 1 };
-		const own = dark[at] ?? 0;
-		if (!looks.isEven) return 'doubtful';
-		if (looks.isGlaring || looks.blind > mostBlind) return own >= filled ? 'filled' : 'doubtful';
-		return own <= empty ? 'empty' : own >= filled ? 'filled' : 'doubtful';
-	});
+	return own.map(({ day, darkness }) => darkness - (middles.get(day) ?? 0));
 }
 
-/** Whether nothing is in the way of seeing how dark it is. */
-const isPlain = ({ blind, isEven, isGlaring }: Looks) => isEven && !isGlaring && blind <= mostBlind;
-
-interface Bounds {
-	/** Up to here a cell is empty, from there on it is filled in. */
-	readonly empty: number;
-	readonly filled: number;
-}
-
-/** Figures from trials with simulated photographs. */
-const gap = { least: 0.02, share: 0.5, groups: 0.08, lower: 0.045 };
-/** A figure that stands in a cell adds at most so much. */
-const figure = 0.05;
-
-function boundsOf(values: readonly number[], { field: { w, h }, isNumbered }: Cell): Bounds {
-	// A mark is about as large as the cell's shorter side: of a long cell it covers a smaller share.
-	const covers = Math.min(w, h) / Math.max(w, h);
-	const lower = gap.lower + (isNumbered ? figure : 0);
-	const sorted = values.toSorted((a, b) => a - b);
-	let widest = { at: 0, wide: 0 };
+/** From where on values are in the upper one of the two groups that spread least (Otsu 1979). */
+function halfOf(sorted: readonly number[]): number | undefined {
+	const total = sorted.reduce((sum, one) => sum + one, 0);
+	let best = { between: 0, at: sorted.length };
+	let below = 0;
 	for (let at = 1; at < sorted.length; at++) {
-		const wide = (sorted[at] ?? 0) - (sorted[at - 1] ?? 0);
-		if (wide > widest.wide) widest = { at, wide };
+		below += sorted[at - 1] ?? 0;
+		const apart = (total - below) / (sorted.length - at) - below / at;
+		const between = at * (sorted.length - at) * apart ** 2;
+		if (between > best.between) best = { between, at };
 	}
-	const [below, above] = [sorted.slice(0, widest.at), sorted.slice(widest.at)];
-	const apart = middle(above) - middle(below);
-	if (
-		below.length > 0 &&
-		widest.wide >= Math.max(covers * gap.least, gap.share * apart) &&
-		apart >= covers * gap.groups &&
-		middle(below) < lower
-	) {
-		// What lies in the outer thirds of the gap is near enough to its group.
-		const [from, to] = [below.at(-1) ?? 0, above[0] ?? 0];
-		return { empty: from + (to - from) / 3, filled: to - (to - from) / 3 };
-	}
-	const parted = partedIn(sorted, covers * groups.apart, lower);
-	if (parted) return parted;
-	if ((sorted.at(-1) ?? 0) <= 0.08) return { empty: 0.08, filled: 0.08 };
-	if ((sorted[0] ?? 0) >= 0.05) return { empty: 0, filled: 0.05 };
-	return { empty: 0.03, filled: 0.08 };
-}
-
-/** Two groups that overlap in no gap: their means so far apart, and so many times as far as they spread. */
-const groups = { apart: 0.06, spreads: 2.2, doubt: 0.14 };
-
-/** Bounds between the two groups that spread least (Otsu's cut), where they are plainly two. */
-function partedIn(
-	sorted: readonly number[],
-	leastApart: number,
-	lower: number
-): Bounds | undefined {
-	let best: { below: readonly number[]; above: readonly number[]; between: number } | undefined;
-	for (let at = 1; at < sorted.length; at++) {
-		const [below, above] = [sorted.slice(0, at), sorted.slice(at)];
-		const between = below.length * above.length * (mean(above) - mean(below)) ** 2;
-		if (!best || between > best.between) best = { below, above, between };
-	}
-	if (!best) return undefined;
-	const [low, high] = [mean(best.below), mean(best.above)];
-	const apart = high - low;
-	const isTwo =
-		apart >= leastApart &&
-		low < lower &&
-		apart >= groups.spreads * (spread(best.below) + spread(best.above));
-	const doubt = groups.doubt * apart;
-	return isTwo ? { empty: (low + high) / 2 - doubt, filled: (low + high) / 2 + doubt } : undefined;
-}
-
-const mean = (values: readonly number[]) =>
-	values.reduce((sum, one) => sum + one, 0) / Math.max(1, values.length);
-
-function spread(values: readonly number[]): number {
-	const own = mean(values);
-	return Math.sqrt(mean(values.map((one) => (one - own) ** 2)));
-}
-
-/** A written date is at most so dark, and at most and at least so many times what a light cell with as many figures is. */
-const date = { most: 0.2, times: 1.5, least: 0.6, more: 0.01 };
-
-/** How dark each cell's date is: the mean of the two lightest cells of its day, held near that of light cells on the page. */
-function datesIn(cells: readonly Cell[]): number[] {
-	const light = new Map<number, number>();
-	const figures = ({ field }: Cell) => String(field.about.day ?? 0).length;
-	for (const count of [1, 2]) {
-		const own = cells.filter((cell) => figures(cell) === count).map(({ looks }) => looks.darkness);
-		light.set(count, own.toSorted((a, b) => a - b)[Math.floor(own.length / 8)] ?? 0);
-	}
-	const byDay = new Map<number, number[]>();
-	for (const { field, looks } of cells) {
-		const { day } = field.about;
-		if (day !== undefined) byDay.set(day, [...(byDay.get(day) ?? []), looks.darkness]);
-	}
-	return cells.map((cell) => {
-		const { day } = cell.field.about;
-		if (day === undefined) return 0;
-		const [first = 0, second = first] = (byDay.get(day) ?? []).sort((a, b) => a - b);
-		const usual = Math.min(date.most, light.get(figures(cell)) ?? 0);
-		return Math.min(
-			date.times * usual + date.more,
-			Math.max(date.least * usual, (first + second) / 2)
-		);
-	});
+	return sorted[best.at];
 }
 
 const middle = (sorted: readonly number[]) => sorted[sorted.length >> 1] ?? 0;

@@ -6,6 +6,7 @@ import {
 	exposed,
 	type Album
 } from '../../../../../tests/support/album';
+import type { FieldMark } from '../../draw';
 import type { Shot } from '../../../standins/camera';
 import type { Penmanship } from '../../../standins/drawn-page';
 import { turnedBy, type Photograph } from '../../../standins/camera';
@@ -27,9 +28,10 @@ function readIn(
 	page: number,
 	shot: Partial<Shot>,
 	hand: Partial<Penmanship>,
-	quarters = 0
+	quarters = 0,
+	valueOf?: (field: FieldMark, random: () => number) => string
 ) {
-	const exposure = exposed(own, page, shot, hand);
+	const exposure = exposed(own, page, shot, hand, undefined, valueOf);
 	const photograph = turnedBy(exposure.photograph, quarters);
 	const { plan, known } = own;
 	const seen = seePage(photograph, plan.notebook, known);
@@ -68,10 +70,29 @@ describe('what was filled in is read from a photograph', () => {
 		expect(asked).toBeLessThanOrEqual((right + asked) / 10);
 	});
 
-	test('around a mirrored lamp little more is asked than what it hides', () => {
-		const { right, asked, wrong } = read(98, { seed: 'lamp 0', glare: 0.7 }, { fills: 'crossed' });
+	const thin: [string, Partial<Shot>, Penmanship['fills']][] = [
+		['slashed', {}, 'slashed'],
+		['ticked, under a hand’s shadow', { handShadow: 0.4 }, 'ticked'],
+		['slashed, around a mirrored lamp', { glare: 0.7 }, 'slashed']
+	];
+	test.each(thin)('marks as thin as the dates they stand on: %s', (seed, shot, fills) => {
+		const { right, asked, wrong } = read(98, { seed, ...shot }, { fills });
+		expect(wrong.length).toBeLessThanOrEqual((right + asked) / 100);
+		expect(asked).toBeLessThanOrEqual((right + asked) / 10);
+	});
+
+	const uniform: [string, Penmanship['fills'], boolean, number, number][] = [
+		['nothing, dates alone', 'slashed', true, 0, 0.1],
+		['nearly all', 'slashed', false, 0.94, 0.1],
+		['all, and no dates', 'ticked', false, 1, 0.15],
+		// A thin mark on each date is as dark as other people's dates: that is asked, not guessed.
+		['all of it on dates', 'slashed', true, 1, 1]
+	];
+	test.each(uniform)('what is filled in: %s', (seed, fills, dates, share, mostAsked) => {
+		const filled = (_: FieldMark, random: () => number) => (random() < share ? 'x' : '');
+		const { right, asked, wrong } = readIn(album, 98, { seed }, { fills, dates }, 0, filled);
 		expect(wrong).toEqual([]);
-		expect(asked).toBeLessThanOrEqual((right + asked) / 5);
+		expect(asked).toBeLessThanOrEqual((right + asked) * mostAsked);
 	});
 
 	test.each([
