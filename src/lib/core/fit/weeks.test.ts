@@ -186,3 +186,35 @@ describe('members of a set', () => {
 		for (const { pieces } of places) expect(pieces[0].rect).toEqual(moved);
 	});
 });
+
+test('a page of one’s own comes every week, the same in a short one, with the dates of its week', () => {
+	const bench: Wish = {
+		id: 'bench',
+		kind: 'composed',
+		title: 'Bench',
+		weeks: { belong: 'touching', short: 'own', pagesPerWeek: 1 },
+		members: [
+			{ id: 'tasks', kind: 'tasks' },
+			{ id: 'notes', kind: 'notes' }
+		]
+	};
+	// May 2027 begins on a Saturday: the first of its six weeks has two days of it, the last one has one.
+	const plan = planWith([bench], { earlierWeeks: ['2027-04-26'] });
+	const run = planRun(plan);
+	expect(brokenRules(plan, run)).toEqual([]);
+	expect(run.unplaced).toEqual([]);
+	const own = run.blocks.filter(({ wish }) => wish === 'bench');
+	const held = run.blocks.filter(({ host }) => host?.wish === 'bench');
+	expect(own.map(({ as }) => as.part?.week)).toEqual([1, 2, 3, 4, 5, 6]);
+	const places = new Set(held.map(({ wish, pieces }) => JSON.stringify([wish, pieces[0].rect])));
+	expect(places.size).toBe(2);
+	const titles = own.map(({ pieces }) =>
+		pageMarks(plan, run, pieces[0].page)
+			.flatMap((mark) => (mark.kind === 'text' && mark.style === 'lettering' ? [mark.text] : []))
+			.join('')
+	);
+	expect(titles[0]).toBe('Bench26–2');
+	expect(titles[1]).toBe('Bench3–9');
+	// It shows no days, so what the next month asks for is not shown by it.
+	expect(weeksShown(plan, run)).toEqual([]);
+});

@@ -20,14 +20,14 @@
 	const month = $derived(monthShape(desk.plan.month, desk.month.weekStart));
 	/** All weeks of the rule, those that an earlier month shows among them. */
 	const set = $derived(weeklySet(month, weeks.belong, weeks.short));
-	const planned = $derived(weeksOf(desk.plan, weeks));
+	const planned = $derived(weeksOf(desk.plan, wish, weeks));
 	const shown = $derived(new Set(desk.plan.earlierWeeks));
 	const edit = (fields: Partial<Weeks>) => desk.edit(wish.id, { weeks: { ...weeks, ...fields } });
 
 	/** The effect of each choice, in pages. */
 	function pagesFor(fields: Partial<Weeks>): string {
 		const changed = { ...weeks, ...fields };
-		const count = weeksOf(desk.plan, changed).reduce(
+		const count = weeksOf(desk.plan, wish, changed).reduce(
 			(sum, week) => sum + (week.short ? 1 : changed.pagesPerWeek),
 			0
 		);
@@ -52,11 +52,15 @@
 			] as const
 		).map(([value, label]) => ({ value, label: `${label} · ${pagesFor({ short: value })}` }))
 	);
+	/** Only days come in halves. */
+	const mostPages = $derived(kindById(wish.kind)?.start.weeks ? 4 : 2);
 	const counts = $derived(
-		([1, 2, 4] as const).map((count) => ({
-			value: String(count),
-			label: `${count} · ${pagesFor({ pagesPerWeek: count })}`
-		}))
+		([1, 2, 4] as const)
+			.filter((count) => count <= mostPages)
+			.map((count) => ({
+				value: String(count),
+				label: `${count} · ${pagesFor({ pagesPerWeek: count })}`
+			}))
 	);
 	/** Forms that a single week may have: those that take as many pages as it has. */
 	const formsFor = (pages: Weeks['pagesPerWeek']) =>

@@ -4,7 +4,7 @@
 	import { kindById } from '$lib/core/catalogue';
 	import { unreadOf, pagesFor } from '$lib/core/fit';
 	import { formById, type Form, type RuleValue, type Span } from '$lib/core/forms';
-	import { withRule, type Importance, type Wish } from '$lib/core/wish';
+	import { withRule, type Importance, type Weeks, type Wish } from '$lib/core/wish';
 	import { monthName } from '$lib/core/month';
 	import { focusOn, hasFocus } from '../focus';
 	import Check from '../fields/Check.svelte';
@@ -48,6 +48,17 @@
 		{ value: 'page', label: 'one page' },
 		{ value: 'spread', label: 'both pages' }
 	];
+	const often = [
+		{ value: 'once', label: 'once' },
+		{ value: 'weekly', label: 'every week' }
+	] as const;
+	/** A page of one's own may come every week, with the dates of its week in the title. */
+	const mayRepeat = $derived(!host && !kind?.start.weeks && form?.id === 'composed');
+	const everyWeek: Weeks = $derived({
+		belong: 'middle-day',
+		short: 'own',
+		pagesPerWeek: wish.span === 'spread' ? 2 : 1
+	});
 	/** What follows from the set of weeks, from the title or from the page it lies on. */
 	const settled = $derived([
 		...(wish.weeks ? ['week', 'page'] : []),
@@ -83,6 +94,14 @@
 
 <div class="flex flex-col gap-3 pb-4" role="group" aria-label="Settings of this wish">
 	<section class="flex flex-col gap-3" aria-label="Layout">
+		{#if mayRepeat}
+			<Choice
+				label="How often"
+				value={wish.weeks ? 'weekly' : 'once'}
+				options={often}
+				onchange={(how) => edit({ weeks: how === 'weekly' ? everyWeek : undefined })}
+			/>
+		{/if}
 		{#if wish.weeks}<WeeksFields {desk} {wish} weeks={wish.weeks} />{/if}
 		<FormChoice {wish} {form} onchange={ruleAs} />
 		{#if form}

@@ -1,7 +1,7 @@
 import { formById, type Form, type WeekPart } from '../../forms';
 import type { Weeks, Wish } from '../../wish';
 import { firstDayOfWeek, monthShape, weeklySet, type SetWeek } from '../../month';
-import { formsOf, isFiller, spansOf } from './choices';
+import { formsOf, isFiller, kindOf, spansOf } from './choices';
 import type { Plan, Run } from '../plan/plan';
 
 /** One block that a wish asks for: most ask for one, weekly pages for one or more a week. */
@@ -23,17 +23,20 @@ export interface Part {
 export function partsOf(plan: Plan, wish: Wish): Part[] {
 	const { weeks, ...whole } = wish;
 	if (!weeks) return [{ wish: whole, filler: isFiller(plan, wish), lacking: 0 }];
-	return weeksOf(plan, weeks).flatMap(({ week, days, short, folded }): Part[] => {
-		const pages = short ? 1 : weeks.pagesPerWeek;
+	const showing = showsDays(wish);
+	return weeksOf(plan, wish, weeks).flatMap(({ week, days, short, folded }): Part[] => {
+		// A page of one's own is the same in a short week.
+		const pages = short && showing ? 1 : weeks.pagesPerWeek;
 		const chosen = weeks.forms?.find((other) => other.week === week)?.form;
 		const form = chosen ?? wish.form;
 		const usual = formForWeek({ ...whole, form }, chosen ? pages : weeks.pagesPerWeek);
-		const ruled: Wish = short && !chosen ? asShort(whole, usual) : { ...whole, form: usual };
+		const ruled: Wish =
+			short && showing && !chosen ? asShort(whole, usual) : { ...whole, form: usual };
 		const label = weekLabel(week);
 		return Array.from({ length: pages === 4 ? 4 : 1 }, (_, page) => ({
 			wish: inWeek(
 				{ ...ruled, span: pages === 2 ? 'spread' : 'page' },
-				{ week, page: page + 1, folded, ...(short ? { short } : {}) }
+				{ week, page: page + 1, folded, ...(short && showing ? { short } : {}) }
 			),
 			filler: false,
 			label,
@@ -44,10 +47,18 @@ export function partsOf(plan: Plan, wish: Wish): Part[] {
 
 export const weekLabel = (week: number) => `week ${week} of the month`;
 
-/** The weeks that a set is for: by its rule, or those of them that are chosen, without those that the book shows already. */
-export function weeksOf({ month, weekStart, earlierWeeks }: Plan, weeks: Weeks): SetWeek[] {
+/** Whether a set shows the days of its weeks; else it is a page of one's own that comes every week. */
+const showsDays = (wish: Wish) => kindOf(wish).start.weeks !== undefined;
+
+/** The weeks that a set is for: by its rule, or those of them that are chosen, without those whose days the book shows already. */
+export function weeksOf(
+	{ month, weekStart, earlierWeeks }: Plan,
+	wish: Wish,
+	weeks: Weeks
+): SetWeek[] {
 	const shape = monthShape(month, weekStart);
-	return weeklySet(shape, weeks.belong, weeks.short, earlierWeeks).filter(
+	const earlier = showsDays(wish) ? earlierWeeks : [];
+	return weeklySet(shape, weeks.belong, weeks.short, earlier).filter(
 		({ week }) => weeks.only?.includes(week) ?? true
 	);
 }
@@ -55,15 +66,16 @@ export function weeksOf({ month, weekStart, earlierWeeks }: Plan, weeks: Weeks):
 /** Weeks that were chosen one by one and are not in the set, each with the reason. */
 export function weeksMissed(
 	{ month, weekStart, earlierWeeks = [] }: Plan,
+	wish: Wish,
 	{ belong, short, only = [] }: Weeks
 ): { readonly week: number; readonly reason: string }[] {
 	const shape = monthShape(month, weekStart);
-	const set = weeklySet(shape, belong, short, earlierWeeks);
+	const earlier = showsDays(wish) ? earlierWeeks : [];
+	const set = weeklySet(shape, belong, short, earlier);
 	const reasonOf = (week: number): string | undefined => {
 		if (set.some((other) => other.week === week)) return undefined;
 		if (week > shape.weeks) return `the month has only ${shape.weeks} weeks`;
-		if (earlierWeeks.includes(firstDayOfWeek(shape, week)))
-			return 'the month before shows it already';
+		if (earlier.includes(firstDayOfWeek(shape, week))) return 'the month before shows it already';
 		if (belong !== 'touching') return 'by the rule of the set it belongs to another month';
 		return short === 'fold'
 			? 'it is short, and its days are written in the week beside it'
@@ -78,7 +90,7 @@ export function weeksMissed(
 /** First days of the weeks that a run shows whole, all seven days. */
 export function weeksShown({ month, weekStart, wishes }: Plan, { blocks }: Run): string[] {
 	const shape = monthShape(month, weekStart);
-	const sets = new Set(wishes.flatMap(({ id, weeks }) => (weeks ? [id] : [])));
+	const sets = new Set(wishes.filter((wish) => wish.weeks && showsDays(wish)).map(({ id }) => id));
 	const rows = blocks.flatMap(({ wish, as: { part } }) =>
 		part && !part.short && sets.has(wish) ? [part.week] : []
 	);

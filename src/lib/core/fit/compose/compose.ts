@@ -84,10 +84,10 @@ export function compose(
 	unplaced.push(...seated.flatMap(({ choice }) => unseated(choice)));
 	unplaced.push(...unseen(plan, [...blocks, ...unplaced]));
 	unplaced.push(
-		...plan.wishes.flatMap(({ id, weeks }) =>
-			weeks
-				? weeksMissed(plan, weeks).map(({ week, reason }) => ({
-						wish: id,
+		...plan.wishes.flatMap((wish) =>
+			wish.weeks
+				? weeksMissed(plan, wish, wish.weeks).map(({ week, reason }) => ({
+						wish: wish.id,
 						part: weekLabel(week),
 						reason
 					}))

@@ -52,6 +52,12 @@ export function datesOfWeek(setting: Setting): string {
 	return `${weekNumberOf(setting)} · ${days}${withFolded(setting.part?.folded)}`;
 }
 
+/** The first and last date of that week, without the month: "31–6". */
+export function shortDatesOfWeek(setting: Setting): string {
+	const days = daysOfWeek(setting);
+	return [days[0], days.at(-1)].flatMap((day) => day?.date ?? []).join('–');
+}
+
 /** Days that are folded into a week, to be written after its own. */
 function withFolded(days: readonly number[] = []): string {
 	return days.length > 0 ? ` + ${days.join(', ')}` : '';
