@@ -1,5 +1,6 @@
 import { marginMm, type Dot, type Notebook } from '../paper';
 import type { Cut } from './cut';
+import { edgesOf, type Edges } from './inside';
 import { mirrored, removals, type Outline } from './removed';
 
 /** A straight cut on one side of a leaf, in mm from that side's own left and upper paper edge. */
@@ -17,16 +18,71 @@ export interface LeafLines {
 	readonly back: readonly CutLine[];
 }
 
-/** Lines to cut along on a leaf; what runs along the paper's edge is no cut. */
+/**
+ * Lines to cut along on a leaf, cut by cut; what runs along the paper's edge is no cut, nor what an earlier one has taken away by
+ * then.
+ */
 export function leafLines(notebook: Notebook, cuts: readonly Cut[], front: number): LeafLines[] {
-	return removals(notebook, cuts, front).map(({ cut, outlines }) => ({
-		cut,
-		front: outlines.flatMap((outline) => lines(notebook, outline, 'right')),
-		back: outlines.flatMap((outline) => lines(notebook, mirrored(notebook, outline), 'left'))
-	}));
+	const all = removals(notebook, cuts, front);
+	return all.map(({ cut, outlines }, at) => {
+		const gone = all
+			.slice(0, at)
+			.filter(({ cut }) => straight.includes(cut.kind))
+			.flatMap(({ outlines }) => outlines);
+		const seen = (side: 'left' | 'right', turned: (outline: Outline) => Outline) =>
+			outlines.flatMap((outline) =>
+				lines(
+					notebook,
+					turned(outline),
+					side,
+					gone.map((one) => edgesOf(turned(one)))
+				)
+			);
+		return {
+			cut,
+			front: seen('right', (outline) => outline),
+			back: seen('left', (outline) => mirrored(notebook, outline))
+		};
+	});
 }
 
-function lines(notebook: Notebook, outline: Outline, side: 'left' | 'right'): CutLine[] {
+/** Cuts that take a leaf's edge off in one straight line. */
+const straight: readonly Cut['kind'][] = ['strip', 'top', 'bottom', 'waterfall'];
+
+type Ends = readonly [from: Dot, to: Dot];
+
+/** The parts of an upright or level line that lie in no such rectangle; an oblique one stays whole. */
+function outside(from: Dot, to: Dot, gone: readonly Edges[]): Ends[] {
+	return gone.reduce<Ends[]>(
+		(parts, rect) => parts.flatMap((ends) => without(ends, rect)),
+		[[from, to]]
+	);
+}
+
+function without([from, to]: Ends, { left, right, top, bottom }: Edges): Ends[] {
+	const upright = from.x === to.x && from.x > left && from.x < right;
+	const level = from.y === to.y && from.y > top && from.y < bottom;
+	if (!upright && !level) return [[from, to]];
+	const along = upright ? 'y' : 'x';
+	const [low, high] = upright ? [top, bottom] : [left, right];
+	const forward = from[along] < to[along];
+	const [enters, leaves] = forward ? [low, high] : [high, low];
+	const isBefore = (one: number, other: number) => (forward ? one < other : one > other);
+	const before = isBefore(enters, to[along]) ? { ...to, [along]: enters } : to;
+	const after = isBefore(leaves, from[along]) ? from : { ...from, [along]: leaves };
+	const parts: Ends[] = [
+		[from, before],
+		[after, to]
+	];
+	return parts.filter(([begin, end]) => isBefore(begin[along], end[along]));
+}
+
+function lines(
+	notebook: Notebook,
+	outline: Outline,
+	side: 'left' | 'right',
+	gone: readonly Edges[]
+): CutLine[] {
 	const { width, height } = notebook.pageMm;
 	const margin = marginMm(notebook, side);
 	const off = (mm: number, first: number) => {
@@ -42,6 +98,10 @@ function lines(notebook: Notebook, outline: Outline, side: 'left' | 'right'): Cu
 		const upright = from.x === to.x ? off(from.x, margin.x) : undefined;
 		const level = from.y === to.y ? off(from.y, margin.y) : undefined;
 		const offDots = upright ?? level ?? Math.hypot(off(from.x, margin.x), off(from.y, margin.y));
-		return [{ from, to, offDots: Math.round(offDots * 1000) / 1000 }];
+		return outside(from, to, gone).map(([from, to]) => ({
+			from,
+			to,
+			offDots: Math.round(offDots * 1000) / 1000
+		}));
 	});
 }

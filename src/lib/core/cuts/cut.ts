@@ -39,6 +39,8 @@ export interface Cut {
 	readonly step?: number;
 	/** A tab. */
 	readonly size?: Size;
+	/** Row in which the first tab begins, as below an upper part that is cut away; 0 where it is not said. */
+	readonly from?: number;
 	readonly tabShape?: TabShape;
 	/**
 	 * Squares by which a tab's leaf is cut back from its outer edge, above and below the tab that stands out from there: the
@@ -82,6 +84,11 @@ export function frontsOf({ leaves }: Cut): number[] {
 	const fronts: number[] = [];
 	for (let front = frontOf(leaves.first); front <= leaves.last; front += 2) fronts.push(front);
 	return fronts;
+}
+
+/** Row in which the tab of a set's leaf begins. */
+export function tabTop(cut: Cut, index: number): number {
+	return (cut.from ?? 0) + index * stepOf(cut);
 }
 
 /** Squares from tab to tab, or from leaf to leaf. */

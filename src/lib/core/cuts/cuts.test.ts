@@ -76,6 +76,26 @@ describe('usual cuts on a page of 28 × 40 squares', () => {
 		expect(cutFault(a5, { ...tabs, depth: 28 })?.field).toBe('depth');
 	});
 
+	test('tabs of 2 × 5 below an upper part of 14 that is cut away stand at rows 14, 19, 24 and 29', () => {
+		const leaves = { first: 13, last: 19 };
+		const door = cut('top', { leaves, amount: 14 });
+		const tabs = cut('tab', { leaves, depth: 5, size: { w: 2, h: 5 }, from: 14 });
+		for (const [index, page] of [13, 15, 17, 19].entries())
+			expect(usableOf(a5, [door, tabs], page).rects).toEqual([
+				{ x: 0, y: 14, w: 23, h: 26 },
+				{ x: 0, y: 14 + 5 * index, w: 25, h: 5 }
+			]);
+		// 40 − 14 = 26 rows: five tabs of 5, and no sixth.
+		expect(cutFault(a5, { ...tabs, leaves: { first: 13, last: 23 } })?.message).toContain(
+			'6 tabs of 5 need 30 rows and the page has 26 from row 14 on: at most 5 (26 ÷ 5)'
+		);
+		// What the door has taken away is not cut again.
+		const texts = cutOrder(a5, [door, tabs]).map(({ text }) => text);
+		expect(texts).toHaveLength(8);
+		expect(texts[5]).toContain('along the dots of column 23, from row 14 to row 19');
+		expect(texts.join(' ')).not.toContain('column 23, from the top edge');
+	});
+
 	test('pointed and round tabs bear less than square ones', () => {
 		const shaped = (tabShape: Cut['tabShape']) => {
 			const tabs = cut('tab', { leaves: { first: 13, last: 13 }, depth: 5, tabShape });

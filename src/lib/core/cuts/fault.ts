@@ -38,7 +38,9 @@ export function cutFault(notebook: Notebook, cut: Cut): CutFault | undefined {
 	}
 	if (kind === 'tab') {
 		const { w } = cut.size ?? usual.tab;
-		const most = Math.floor(rows / step);
+		const { from = 0 } = cut;
+		const left = rows - from;
+		const most = Math.floor(left / step);
 		if (w >= columns) return less(w, columns, 'size.w', 'across');
 		if (cut.depth !== undefined && (cut.depth >= columns || w > cut.depth))
 			return {
@@ -48,7 +50,7 @@ export function cutFault(notebook: Notebook, cut: Cut): CutFault | undefined {
 		if (count <= most) return undefined;
 		return {
 			field: 'leaves.last',
-			message: `${count} tabs of ${step} need ${count * step} rows and the page has ${rows}: at most ${most} (${rows} ÷ ${step})`
+			message: `${count} tabs of ${step} need ${count * step} rows and the page has ${left}${from > 0 ? ` from row ${from} on` : ''}: at most ${most} (${left} ÷ ${step})`
 		};
 	}
 	if (kind === 'window' || kind === 'glue') {

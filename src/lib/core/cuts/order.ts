@@ -35,7 +35,7 @@ export const fromTheEnd =
 
 /** The order in which leaves are cut: cut by cut, a waterfall from its last leaf backwards. */
 export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
-	return cuts.flatMap((cut) => {
+	return cuts.flatMap((cut, at) => {
 		const fronts = frontsOf(cut);
 		const whole = cut.lastUncut ? fronts.at(-1) : undefined;
 		const turned = cut.kind === 'waterfall' ? fronts.toReversed() : fronts;
@@ -66,7 +66,8 @@ export function cutOrder(notebook: Notebook, cuts: readonly Cut[]): CutStep[] {
 				back: `On page ${front + 1}: ${compassInWords(notebook, cut, compass, 'left')}.`
 			}));
 		return ordered.flatMap((front): CutStep[] =>
-			leafLines(notebook, [cut], front).map((lines) => {
+			leafLines(notebook, cuts.slice(0, at + 1), front).flatMap((lines) => {
+				if (lines.cut !== cut || lines.front.length === 0) return [];
 				const words = cutInWords(notebook, lines);
 				return {
 					cut: cut.id,

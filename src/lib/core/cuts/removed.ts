@@ -8,7 +8,7 @@ import {
 	type Notebook,
 	type Size
 } from '../paper';
-import { frontsOf, stepOf, usual, type Cut } from './cut';
+import { frontsOf, stepOf, tabTop, usual, type Cut } from './cut';
 
 /** A closed outline in mm. */
 export type Outline = readonly Dot[];
@@ -86,9 +86,9 @@ function outlinesOf(
 			];
 		case 'tab': {
 			const { w, h } = cut.size ?? usual.tab;
-			const top = index * stepOf(cut);
+			const top = tabTop(cut, index);
 			if (cut.depth !== undefined) return [aroundTab(columns - cut.depth, { w, h, top })];
-			const below = at({ x: 0, y: index * stepOf(cut) + h }).y + off;
+			const below = at({ x: 0, y: top + h }).y + off;
 			// Below its own tab a leaf makes room for the tabs of those that lie under it.
 			return below < height ? [fromColumn(columns - w, below)] : [];
 		}

@@ -1,4 +1,4 @@
-import { frontOf, frontsOf, stepOf, usual, type Cut } from '../cuts';
+import { frontOf, frontsOf, tabTop, usual, type Cut } from '../cuts';
 import { text, type Mark } from '../draw';
 import { firstDayOfWeek, monthShape } from '../month';
 import { contains, overlaps, pageOf, type Rect } from '../paper';
@@ -38,7 +38,7 @@ function tabOn(plan: Plan, cut: Cut, page: number): Rect | undefined {
 	if (kind !== 'tab' || depth === undefined || index < 0 || whole) return undefined;
 	const { columns } = pageOf(plan.notebook, page);
 	const x = page % 2 === 1 ? columns - depth : depth - size.w;
-	const rect = { x, y: index * stepOf(cut), ...size };
+	const rect = { x, y: tabTop(cut, index), ...size };
 	return usableSquares(plan, page).rects.some((usable) => contains(usable, rect))
 		? rect
 		: undefined;

@@ -74,6 +74,15 @@
 			onchange={(depth) => onchange({ ...cut, depth })}
 		/>
 	{/if}
+	{#if cut.kind === 'tab'}
+		<NumberField
+			label="First tab at row"
+			value={cut.from ?? 0}
+			least={0}
+			most={300}
+			onchange={(from) => onchange({ ...cut, from: from || undefined })}
+		/>
+	{/if}
 	{#if inSteps}
 		<NumberField
 			label={cut.kind === 'tab' ? 'Next one lower by' : 'Next one wider by'}

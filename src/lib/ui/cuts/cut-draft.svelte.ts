@@ -78,7 +78,8 @@ export class CutDraft {
 		const taken = this.desk.cuts.map(({ id }) => id);
 		let id: string = kind;
 		for (let count = 2; taken.includes(id); count++) id = `${kind}-${count}`;
-		const cut = newCut(id, kind, front, pageOf(this.desk.plan.notebook, front));
+		const page = pageOf(this.desk.plan.notebook, front);
+		const cut = newCut(id, kind, front, page, this.desk.cuts);
 		const picture = kind === 'window' ? this.pictureOn(front) : undefined;
 		this.set(picture ? { ...cut, rect: insideOf(picture.rect), shape: shapeOf(picture) } : cut);
 	}

@@ -1,4 +1,4 @@
-import { frontsOf, stepOf, usual, type Cut } from '$lib/core/cuts';
+import { frontsOf, stepOf, tabTop, usual, type Cut } from '$lib/core/cuts';
 import type { Dot, Rect } from '$lib/core/paper';
 
 /** A place at which a cut is taken and pulled, in squares of the front page. */
@@ -129,7 +129,7 @@ function tabHandles(cut: Cut, index: number, { columns, rows }: PageSquares): Cu
 				name: 'Edge of the leaf beside the tab',
 				way: 'across',
 				x: columns - depth,
-				y: Math.min(rows, index * stepOf(cut) + h + 2),
+				y: Math.min(rows, tabTop(cut, index) + h + 2),
 				to: ({ x }) => ({ ...cut, depth: Math.max(w, clamp(columns - x, columns - 1)) })
 			}
 		];
@@ -138,7 +138,7 @@ function tabHandles(cut: Cut, index: number, { columns, rows }: PageSquares): Cu
 			name: 'Inner edge of the tabs',
 			way: 'across',
 			x: columns - w,
-			y: Math.min(rows, index * stepOf(cut) + h + 2),
+			y: Math.min(rows, tabTop(cut, index) + h + 2),
 			to: ({ x }) => ({ ...cut, size: { w: clamp(columns - x, columns - 1), h } })
 		}
 	];

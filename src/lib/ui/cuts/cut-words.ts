@@ -34,12 +34,13 @@ function sizeWords(cut: Cut): string {
 	return cut.amount === undefined ? '' : ` of ${cut.amount}`;
 }
 
-/** A new cut of a kind that begins on a leaf, with usual measures (common practice). */
+/** A new cut of a kind that begins on a leaf, with usual measures; tabs stand on what `others` leave of it (common practice). */
 export function newCut(
 	id: string,
 	kind: CutKind,
 	front: number,
-	page: { columns: number; rows: number }
+	page: { columns: number; rows: number },
+	others: readonly Cut[] = []
 ): Cut {
 	const { columns, rows } = page;
 	const set = (count: number) => ({ first: front, last: front + 2 * (count - 1) });
@@ -55,7 +56,11 @@ export function newCut(
 		case 'top':
 		case 'bottom':
 			return { id, kind, leaves: set(2), amount: Math.floor(rows / 3) };
-		case 'tab':
+		case 'tab': {
+			const door = others.find(
+				(cut) => (cut.kind === 'top' || cut.kind === 'bottom') && frontsOf(cut).includes(front)
+			);
+			if (door) return tabsOn(door, id, page);
 			return {
 				id,
 				kind,
@@ -65,6 +70,7 @@ export function newCut(
 				depth: Math.min(usual.tabDepth, columns - 1),
 				lastUncut: true
 			};
+		}
 		case 'waterfall':
 			return { id, kind, leaves: set(3), step: usual.waterfallStep };
 		case 'corner':
@@ -93,4 +99,20 @@ export function newCut(
 			};
 		}
 	}
+}
+
+/** Tabs on what a door leaves of its leaves, one on each. */
+function tabsOn(door: Cut, id: string, { columns, rows }: { columns: number; rows: number }): Cut {
+	const taken = door.amount ?? Math.floor(rows / 3);
+	const fronts = frontsOf(door).slice(0, door.lastUncut ? -1 : undefined);
+	const h = Math.max(1, Math.min(usual.tab.h, Math.floor((rows - taken) / fronts.length)));
+	return {
+		id,
+		kind: 'tab',
+		leaves: { first: door.leaves.first, last: fronts.at(-1) ?? door.leaves.first },
+		size: { ...usual.tab, h },
+		step: h,
+		...(door.kind === 'top' ? { from: taken } : {}),
+		depth: Math.min(usual.tabDepth, columns - 1)
+	};
 }

@@ -15,6 +15,17 @@ describe('a new cut', () => {
 	});
 });
 
+test('tabs stand on what a door leaves of its leaves, one on each', () => {
+	const door = { ...newCut('door', 'top', 13, page), amount: 14, leaves: { first: 13, last: 19 } };
+	const tabs = newCut('tabs', 'tab', 15, page, [door]);
+	expect(tabs).toMatchObject({ leaves: door.leaves, from: 14, size: { w: 2, h: 6 } });
+	expect(cutFault(a5, tabs)).toBeUndefined();
+	// On 12 rows four tabs are 3 high.
+	const low = newCut('tabs', 'tab', 15, page, [{ ...door, kind: 'bottom', amount: 28 }]);
+	expect(low).toMatchObject({ size: { w: 2, h: 3 }, step: 3 });
+	expect(low.from).toBeUndefined();
+});
+
 describe('the handles of a cut', () => {
 	test.each(cutKinds)('pulled nowhere, a %s stays what it is', (kind) => {
 		const cut = newCut('new', kind, 13, page);

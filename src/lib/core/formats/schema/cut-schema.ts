@@ -27,6 +27,7 @@ const cut = record({
 	shape: oneOf(outlineShapes),
 	tabShape: oneOf(tabShapes),
 	depth: whole(1, 300),
+	from: whole(0, 300),
 	step: whole(1, 100),
 	size: record({ w: whole(1, 100).required(missing), h: whole(1, 100).required(missing) }),
 	points: list(point, 3, 200),
