@@ -1,4 +1,4 @@
-import { overlaps, pageOf, spreadOf, type Notebook, type Rect } from '../paper';
+import { contains, overlaps, pageOf, spreadOf, type Notebook, type Rect } from '../paper';
 import { frontOf, frontsOf, type Cut } from './cut';
 import { distanceOf, edgesOf } from './inside';
 import { openingAt, viewOf, type Stack } from './opening';
@@ -51,9 +51,11 @@ function ofPaper(notebook: Notebook, cuts: readonly Cut[], front: number): Advic
 	const taken = removals(notebook, cuts, front);
 	const leaf = `leaf ${front}/${front + 1}`;
 	const least = leastBridge * notebook.pitchMm;
+	const isLoose = taken.length > 1 && hasLoosePart(notebook, cuts, front);
 	const pairs = taken.flatMap((one, index): Advice[] =>
 		taken.slice(index + 1).flatMap((other): Advice[] => {
 			const distance = between(one, other);
+			if (distance === 0 && isOpen(one) && isOpen(other) && !isLoose) return [];
 			if (distance === 0)
 				return [
 					{
@@ -73,6 +75,30 @@ function ofPaper(notebook: Notebook, cuts: readonly Cut[], front: number): Advic
 			: [];
 	});
 	return [...pairs, ...edges];
+}
+
+/** Whether a cut takes away to the paper's edge: two such may meet, as a door does with the tabs on what it leaves. */
+const isOpen = ({ cut: { kind } }: Removal) => kind !== 'window' && kind !== 'outline';
+
+/** Whether any of what is left of a leaf does not hang on its fold. */
+function hasLoosePart(notebook: Notebook, cuts: readonly Cut[], front: number): boolean {
+	const { columns, rows } = pageOf(notebook, front);
+	const gone = usableOf(notebook, cuts, front).lost;
+	const isGone = (x: number, y: number) =>
+		gone.some((rect) => contains(rect, { x, y, w: 1, h: 1 }));
+	const reached = new Set<number>();
+	const next = Array.from({ length: rows }, (_, y) => y * columns);
+	for (let at = next.pop(); at !== undefined; at = next.pop()) {
+		const [x, y] = [at % columns, Math.floor(at / columns)];
+		if (reached.has(at) || isGone(x, y)) continue;
+		reached.add(at);
+		if (x > 0) next.push(at - 1);
+		if (x < columns - 1) next.push(at + 1);
+		if (y > 0) next.push(at - columns);
+		if (y < rows - 1) next.push(at + columns);
+	}
+	const left = columns * rows - gone.reduce((sum, { w, h }) => sum + w * h, 0);
+	return reached.size < left;
 }
 
 function bridge(page: number, leaf: string, mm: number, where: string): Advice {

@@ -346,4 +346,27 @@ describe('advice', () => {
 		expect(kinds([window(4, 'a'), window(12, 'b')])).toEqual([]);
 		expect(kinds([door], [on(14, { x: 5, y: 0, w: 10, h: 4 }, true)])).toContain('drawn');
 	});
+
+	test('a door and the tabs or round corners on what it leaves may meet, as long as nothing hangs loose', () => {
+		const upper = cut('top', { id: 'upper', amount: 14 });
+		const tabs = cut('tab', { id: 'tabs', depth: 5, from: 14 });
+		expect(kinds([upper, tabs])).toEqual([]);
+		const round = cut('corner', { id: 'round', amount: 2 });
+		expect(kinds([door, round])).toEqual([]);
+		// The corners are those of what the strip has left: 4 + 18 × 5 = 94 mm from the fold.
+		const [, { front } = { front: [] }] = leafLines(a5, [door, round], 13);
+		expect(Math.max(...front.flatMap(({ from, to }) => [from.x, to.x]))).toBe(94);
+		// What an outline cuts off from the leaf falls out.
+		const loose = cut('tab', { id: 'loose', depth: 5, size: { w: 5, h: 40 }, step: 40 });
+		const through = cut('outline', {
+			id: 'through',
+			points: [
+				{ x: 23, y: -2 },
+				{ x: 24, y: -2 },
+				{ x: 24, y: 42 },
+				{ x: 23, y: 42 }
+			]
+		});
+		expect(kinds([loose, through])).toContain('meet');
+	});
 });

@@ -25,14 +25,29 @@ export interface Removal {
 
 /** What all cuts take out of a leaf, in mm from the upper left paper corner of its front. */
 export function removals(notebook: Notebook, cuts: readonly Cut[], front: number): Removal[] {
-	return cuts.flatMap((cut): Removal[] => {
+	return cuts.reduce<Removal[]>((done, cut) => {
 		const fronts = frontsOf(cut);
 		const index = fronts.indexOf(front);
-		if (index < 0 || cut.kind === 'glue') return [];
-		if (cut.lastUncut && index === fronts.length - 1) return [];
-		const outlines = outlinesOf(notebook, cut, front, index, fronts.length);
-		return outlines.length > 0 ? [{ cut, outlines }] : [];
-	});
+		if (index < 0 || cut.kind === 'glue') return done;
+		if (cut.lastUncut && index === fronts.length - 1) return done;
+		const outlines =
+			cut.kind === 'corner'
+				? roundedOf(notebook, cut, done)
+				: outlinesOf(notebook, cut, front, index, fronts.length);
+		return outlines.length > 0 ? [...done, { cut, outlines }] : done;
+	}, []);
+}
+
+/** Both outer corners of what earlier cuts have left of a leaf, rounded. */
+function roundedOf(notebook: Notebook, cut: Cut, done: readonly Removal[]): Outline[] {
+	const { width, height } = notebook.pageMm;
+	const radius = (cut.amount ?? usual.corner) * notebook.pitchMm;
+	const takes = (kinds: readonly Cut['kind'][]) =>
+		done.flatMap(({ cut, outlines }) => (kinds.includes(cut.kind) ? outlines.flat() : []));
+	const right = Math.min(width, ...takes(['strip', 'waterfall']).map(({ x }) => x));
+	const top = Math.max(0, ...takes(['top']).map(({ y }) => y));
+	const bottom = Math.min(height, ...takes(['bottom']).map(({ y }) => y));
+	return [roundedCorner(right, top, radius, 1), roundedCorner(right, bottom, radius, -1)];
 }
 
 /** The same outlines seen on the leaf's back, in mm from the back's own upper left corner. */
@@ -92,14 +107,11 @@ function outlinesOf(
 			// Below its own tab a leaf makes room for the tabs of those that lie under it.
 			return below < height ? [fromColumn(columns - w, below)] : [];
 		}
-		case 'corner': {
-			const radius = (cut.amount ?? usual.corner) * notebook.pitchMm;
-			return [0, height].map((y) => roundedCorner(width, y, radius, y === 0 ? 1 : -1));
-		}
 		case 'window':
 			return cut.rect ? [shrunk(outlineIn(cut.rect, cut.shape ?? 'rectangle').map(at), off)] : [];
 		case 'outline':
 			return cut.points && cut.points.length > 2 ? [cut.points.map(at)] : [];
+		case 'corner':
 		case 'glue':
 			return [];
 	}
