@@ -102,8 +102,33 @@ describe('places', () => {
 		expect(tops).toEqual([2, 13, 24, 13, 24]);
 		expect(textsOn(layout, 1).map(({ x }) => x)).toEqual([5, 5, 16]);
 		expect(layout.why[1]).toBe('one of each row over the fold: 9 wide, 4 + 3 = 7 drawn');
-		expect(roomOf(layout, 'left')).toMatchObject({ w: 12, h: 13 });
-		expect(roomOf(layout, 'right')).toMatchObject({ on: 1, x: 15, w: 13, h: 13 });
+		// Under the upper row down to the foot, and beside it down to the lower one: 3 + 13 + 4 + 13 of 40.
+		expect(roomOf(layout, 'left')).toMatchObject({ w: 12, y: 17, h: 23 });
+		expect(roomOf(layout, 'right')).toMatchObject({ on: 1, x: 15, w: 13, y: 3, h: 16 });
+	});
+
+	test('staggered under a head, seven without the eighth: 12 × 21 lower left, 13 × 35 at the right', () => {
+		const told = { head: 'top', eighth: 'free' };
+		const layout = drawn('week-staggered', told, spread());
+		const [left, right] = wordsOf(layout);
+		expect([...(left ?? []), ...(right ?? [])]).not.toContain('Week 19');
+		expect(roomOf(layout, 'left')).toMatchObject({ on: 0, x: 0, y: 19, w: 12, h: 21 });
+		expect(roomOf(layout, 'right')).toMatchObject({ on: 1, x: 15, y: 5, w: 13, h: 35 });
+		expect(layout.why[1]).toContain('rows of four and three boxes of 9 × 13');
+	});
+
+	test('staggered the other way: the upper row further right, Tuesday and Sunday over the fold', () => {
+		const layout = drawn('week-staggered', { upperRow: 'right' }, spread());
+		expect(textsOn(layout, 0).map(({ x }) => x)).toEqual([13, 24, 2, 13, 24]);
+		expect(wordsOf(layout)[0]).toEqual([
+			'Monday 10',
+			'Tue 11',
+			'Friday 14',
+			'Saturday 15',
+			'Sun 16'
+		]);
+		expect(roomOf(layout, 'left')).toMatchObject({ x: 0, y: 3, w: 12, h: 16 });
+		expect(roomOf(layout, 'right')).toMatchObject({ x: 15, y: 17, w: 13, h: 23 });
 	});
 
 	test.each([
