@@ -8,9 +8,8 @@
 		type Task,
 		type WorkPiece
 	} from '$lib/core/making';
-	import { blocksOn } from '$lib/core/page';
 	import { spreadOf } from '$lib/core/paper';
-	import { blockName } from '../month/block-name';
+	import { namesOn } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import SpreadPicture from '../page/SpreadPicture.svelte';
 	import ToneSwatch from '../theme/ToneSwatch.svelte';
@@ -31,12 +30,7 @@
 	/** The one thing that is to be done now, large enough to be read beside the book. */
 	let { making, desk, piece, task, now, ondone, onspoilt }: Props = $props();
 
-	const names = $derived(
-		blocksOn(desk.run, task.page)
-			.filter(({ host }) => !host)
-			.map(blockName)
-			.join(', ')
-	);
+	const names = $derived(namesOn(desk.run, [task.page]));
 	const { shelf, tools } = $derived(making.settings);
 	const problem = $derived(problemOf(piece.tasks, making.settings));
 	const wait = $derived(waitFor(piece, problem, task, making.done, now));

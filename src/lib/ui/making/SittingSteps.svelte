@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { taskWords, type PlannedSitting, type WorkPiece } from '$lib/core/making';
+	import type { Run } from '$lib/core/fit';
+	import { namesOn } from '../month/block-name';
 	import { minuteWords } from './drying';
 	import type { MakingDesk } from './making-desk.svelte';
 
 	interface Props {
+		run: Run;
 		making: MakingDesk;
 		sitting: PlannedSitting;
 		/** The task that is next. */
@@ -14,7 +17,7 @@
 		ondrawn: (pages: readonly number[]) => void;
 	}
 	/** All of a sitting in order, with what must be waited for in between. */
-	let { making, sitting, next, days, ondrawn }: Props = $props();
+	let { run, making, sitting, next, days, ondrawn }: Props = $props();
 
 	/** Nobody notices a shorter one, in seconds. */
 	const leastWait = 10;
@@ -47,7 +50,11 @@
 			>
 				, part {piece.part[0]} of {piece.part[1]}</span
 			>{/if}
-		<span class="font-sans text-sm text-ink-soft">{minuteWords(piece.ordered.end)}</span>
+		<span class="font-sans text-sm text-ink-soft"
+			>{piece.cuts ? '' : `${namesOn(run, pagesOf(piece))} · `}{minuteWords(
+				piece.ordered.end
+			)}</span
+		>
 		{#if !piece.part && !piece.cuts}
 			{@const at = days.indexOf(sitting.day)}
 			{@const words = pageWords(pagesOf(piece)).toLowerCase()}

@@ -1,7 +1,6 @@
 <script lang="ts">
 	import type { PlannedSitting } from '$lib/core/making';
-	import { blocksOn } from '$lib/core/page';
-	import { blockName } from '../month/block-name';
+	import { namesOn } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 
 	/** Pages of an evening by number and name, each with its guide. */
@@ -14,14 +13,6 @@
 			)
 		].sort((a, b) => a - b)
 	);
-	const namesOn = (page: number) =>
-		[
-			...new Set(
-				blocksOn(desk.run, page)
-					.filter(({ host }) => !host)
-					.map(blockName)
-			)
-		].join(', ');
 </script>
 
 {#if pages.length > 0}
@@ -34,7 +25,9 @@
 						class="flex min-h-8 items-baseline gap-2 hover:bg-chosen"
 						href="/months/{desk.id}/guide/{page}"
 						><span class="w-8 text-rubric">{page}</span>
-						<span class="underline decoration-hairline underline-offset-4">{namesOn(page)}</span></a
+						<span class="underline decoration-hairline underline-offset-4"
+							>{namesOn(desk.run, [page])}</span
+						></a
 					>
 				</li>
 			{/each}

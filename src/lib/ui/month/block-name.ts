@@ -1,4 +1,5 @@
-import { kindOf, type Block } from '$lib/core/fit';
+import { kindOf, type Block, type Run } from '$lib/core/fit';
+import { blocksOn } from '$lib/core/page';
 import type { Wish } from '$lib/core/wish';
 
 /** What a wish is called on the screens. */
@@ -10,6 +11,12 @@ export function nameOf(wish: Wish): string {
 export function blockName({ as }: Block): string {
 	const name = nameOf(as);
 	return as.part ? `${name}, week ${as.part.week}` : name;
+}
+
+/** What stands on pages of a run, each thing once; what lives in another is not told. */
+export function namesOn(run: Run, pages: readonly number[]): string {
+	const blocks = pages.flatMap((page) => blocksOn(run, page)).filter(({ host }) => !host);
+	return [...new Set(blocks.map(blockName))].join(', ');
 }
 
 /** What tells a block from all others of a run. */

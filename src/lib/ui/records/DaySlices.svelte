@@ -9,6 +9,7 @@
 	import MarkSlice from './MarkSlice.svelte';
 	import type { RecordsDesk } from './records-desk.svelte';
 	import ScaleSlice from './ScaleSlice.svelte';
+	import SliceFrame from './SliceFrame.svelte';
 
 	interface Props {
 		desk: MonthDesk;
@@ -42,15 +43,11 @@
 	};
 </script>
 
-<section
-	aria-label={tracker.name}
-	class="grid gap-x-6 gap-y-2 border-t border-hairline py-3 sm:grid-cols-[9rem_minmax(0,1fr)]"
+<SliceFrame
+	name={tracker.name}
+	where="page {page}"
 	style={themeStyle(themeOn(desk.plan, desk.run, page))}
 >
-	<div>
-		<h3 class="text-lg">{tracker.name}</h3>
-		<p class="text-sm text-ink-soft">page {page}</p>
-	</div>
 	<div class="flex min-w-0 flex-col gap-2">
 		{#if marks.length > 0}
 			<div class="flex flex-wrap gap-x-2 gap-y-3">
@@ -106,4 +103,4 @@
 			{#if fault}<p class="text-sm text-caution" role="alert">{fault}</p>{/if}
 		{/each}
 	</div>
-</section>
+</SliceFrame>

@@ -3,11 +3,15 @@
 	import { isKeptOn } from '$lib/core/forms';
 	import { monthShape } from '$lib/core/month';
 	import { sheetOf, typedInto, type Tracker } from '$lib/core/records';
+	import { hostOf, type Wish } from '$lib/core/wish';
+	import { nameOf } from '../month/block-name';
 	import type { MonthDesk } from '../month/month-desk.svelte';
 	import { swipes } from '../page/swipe';
 	import DaySlices from './DaySlices.svelte';
+	import MarksTogether from './MarksTogether.svelte';
 	import MonthOfDays from './MonthOfDays.svelte';
 	import SheetTable from './SheetTable.svelte';
+	import SliceFrame from './SliceFrame.svelte';
 	import type { RecordsDesk } from './records-desk.svelte';
 
 	interface Props {
@@ -34,6 +38,33 @@
 			);
 			return fields.length > 0 ? [{ tracker, fields }] : [];
 		})
+	);
+
+	interface Single {
+		readonly key: string;
+		readonly tracker: Tracker;
+		readonly fields: readonly FieldMark[];
+	}
+	interface Together {
+		readonly key: string;
+		readonly name: string;
+		readonly host: Wish;
+		readonly parts: readonly { readonly tracker: Tracker; readonly field: FieldMark }[];
+	}
+	/** Single cells to mark that stand on one page of one's own are shown side by side. */
+	const slices = $derived(
+		groups.reduce<(Single | Together)[]>((done, { tracker, fields }) => {
+			const key = tracker.wish.id;
+			const [field, ...others] = fields;
+			const host = hostOf(desk.wishes, key);
+			const isCell = field && others.length === 0 && ['mark', 'tick'].includes(field.holds);
+			if (!host || !isCell) return [...done, { key, tracker, fields }];
+			const last = done.at(-1);
+			const part = { tracker, field };
+			if (last && 'host' in last && last.host === host)
+				return [...done.slice(0, -1), { ...last, parts: [...last.parts, part] }];
+			return [...done, { key, name: nameOf(host), host, parts: [part] }];
+		}, [])
 	);
 
 	function typed(wish: string, field: FieldMark, text: string) {
@@ -113,25 +144,23 @@
 		{/if}
 		<!-- svelte-ignore a11y_no_static_element_interactions -->
 		<div onkeydown={pressed} {@attach swipes(leafed)}>
-			{#each groups as { tracker, fields } (tracker.wish.id)}
-				<DaySlices
-					{desk}
-					{records}
-					{tracker}
-					{fields}
-					faultOf={(about) => faults[`${tracker.wish.id} ${about}`]}
-					ontyped={(field, text) => typed(tracker.wish.id, field, text)}
-				/>
+			{#each slices as slice (slice.key)}
+				{#if 'parts' in slice}
+					<MarksTogether {desk} {records} name={slice.name} parts={slice.parts} ontyped={typed} />
+				{:else}
+					{@const { tracker, fields } = slice}
+					<DaySlices
+						{desk}
+						{records}
+						{tracker}
+						{fields}
+						faultOf={(about) => faults[`${tracker.wish.id} ${about}`]}
+						ontyped={(field, text) => typed(tracker.wish.id, field, text)}
+					/>
+				{/if}
 			{/each}
 			{#each tables as { tracker, sheet } (tracker.wish.id)}
-				<section
-					aria-label={tracker.name}
-					class="grid gap-x-6 gap-y-1 border-t border-hairline py-3 sm:grid-cols-[9rem_minmax(0,1fr)]"
-				>
-					<div>
-						<h3 class="text-lg">{tracker.name}</h3>
-						<p class="text-sm text-ink-soft">page {tracker.pages.join(', ')}, its next line</p>
-					</div>
+				<SliceFrame name={tracker.name} where="page {tracker.pages.join(', ')}, its next line">
 					<SheetTable
 						{sheet}
 						wish={tracker.wish.id}
@@ -139,7 +168,7 @@
 						{records}
 						reading={{ locale: desk.plan.locale, days: shape.days }}
 					/>
-				</section>
+				</SliceFrame>
 			{/each}
 		</div>
 	</div>

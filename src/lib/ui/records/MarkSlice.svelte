@@ -16,7 +16,8 @@
 	const order = $derived(field.holds === 'tick' ? ['', 'x'] : ['', 'x', '-', 'o']);
 	const words: Readonly<Record<string, string>> = { x: 'done', '-': 'missed', o: 'not due' };
 	const said = $derived(value === '' ? '' : (words[value] ?? `${value} times`));
-	const cell = $derived({ ...field, x: 0, y: 0 });
+	/** Whatever its shape on the page, a finger gets a square one. */
+	const cell = $derived({ ...field, x: 0, y: 0, w: 1, h: 1 });
 
 	function tapped() {
 		onchange(order[(order.indexOf(value) + 1) % order.length] ?? '');
@@ -43,16 +44,16 @@
 			? 'border-dashed'
 			: ''}"
 	>
-		<svg viewBox="0 0 {field.w} {field.h}" class="h-full max-w-full" aria-hidden="true">
+		<svg viewBox="0 0 1 1" class="h-full w-full" aria-hidden="true">
 			{#if value === 'x' && (done ?? 'filled') === 'filled'}
-				<rect width={field.w} height={field.h} style:fill="var(--tint-bar)" />
+				<rect width="1" height="1" style:fill="var(--tint-bar)" />
 			{/if}
 			<FieldInk field={cell} {value} {done} {locale} />
 		</svg>
 		<span class="absolute top-0 left-1 font-hand text-sm" aria-hidden="true">{field.about.day}</span
 		>
 		{#if said && value !== 'x'}
-			<span class="absolute inset-x-0 bottom-0 text-xs text-ink-soft" aria-hidden="true"
+			<span class="absolute inset-x-0 bottom-2.5 text-xs text-ink-soft" aria-hidden="true"
 				>{said}</span
 			>
 		{/if}

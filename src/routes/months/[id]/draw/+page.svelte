@@ -195,6 +195,7 @@
 						</p>
 					</div>
 					<SittingSteps
+						run={desk.run}
 						{making}
 						sitting={shown}
 						next={next?.task.id}
