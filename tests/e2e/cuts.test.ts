@@ -88,6 +88,23 @@ test('a cut goes along with what it is planned for, until it is cut in the book'
 	expect(await page.getByLabel('Cut in the book').isChecked()).toBe(true);
 });
 
+test('tabs stand on what an upper door leaves of its leaves, and nothing hangs loose', async () => {
+	const page = await openDesk(74);
+	await begin(/^Upper door/);
+	await page.getByLabel('To front page').fill('79');
+	await make();
+	await begin(/^Tabs/);
+	expect(await page.getByLabel('First tab at row').inputValue()).toBe('13');
+	expect(await page.getByLabel('To front page').inputValue()).toBe('79');
+	await make();
+	await made('Tabs, leaves from 75 to 80').waitFor();
+	expect(await page.getByText(/hangs loose/).count()).toBe(0);
+	await page.getByText('How to cut, in order').click();
+	await page
+		.getByText(/on page 75: .*along the dots of column 23, from row 19 to the bottom edge/)
+		.waitFor();
+});
+
 test('what cannot be cut is refused with the sum, and a cut can be left', async () => {
 	const page = await openDesk(72);
 	await begin(/^Tabs/);

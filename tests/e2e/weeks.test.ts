@@ -125,3 +125,44 @@ test('each kind of set is a choice or two away, and its guide rules it', async (
 		await saved(page);
 	}
 });
+
+test('a page of one’s own comes every week, with the dates of its week', async () => {
+	const { page } = stage();
+	await addKind(page, 'Composed page');
+	const often = page.getByRole('radiogroup', { name: 'How often' });
+	await often.getByRole('radio', { name: 'every week' }).click();
+	await page.getByText('4 weeks on 4 pages').waitFor();
+	await page
+		.getByRole('button', { name: /^My page, week 2 on page/ })
+		.first()
+		.waitFor();
+	await saved(page);
+	await page.keyboard.press('Control+z');
+	await page.getByText('4 weeks on 4 pages').waitFor({ state: 'detached' });
+	await page.keyboard.press('Control+z');
+	await page
+		.getByTestId(/^wish-/)
+		.filter({ hasText: 'My page' })
+		.waitFor({ state: 'detached' });
+	await saved(page);
+});
+
+test('seven staggered days leave room for tasks in every week', async () => {
+	const { page } = stage();
+	await openWish('Weekly pages');
+	await choose(page, /^Layout/, 'Week in staggered boxes');
+	await page
+		.getByRole('radiogroup', { name: 'The eighth box' })
+		.getByRole('radio', { name: 'left out, its place is free' })
+		.click();
+	await page
+		.getByText(/rows of four and three boxes of 9 × 13/)
+		.first()
+		.waitFor();
+	await addKind(page, 'Tasks', 'page');
+	await unfold(page, 'Place and priority');
+	await choose(page, /^Position there/, 'at the outer side, on the right page');
+	await saved(page);
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
+	await expect.poll(() => page.getByRole('link', { name: /^Pages.*Tasks/ }).count()).toBe(4);
+});

@@ -4,6 +4,7 @@ import type { Rect } from '../../paper';
 import type { Grid } from '../grid/collect';
 import type { Picture, PlaceOf } from '../picture/colour';
 import { gridIn } from '../grid/grid-in';
+import { onPaper } from '../grid/on-paper';
 import { greyOf, type Grey } from '../picture/image';
 import { netOf } from '../grid/net';
 import {
@@ -68,18 +69,22 @@ export function seePage(
 	progress: (share: number) => void = () => undefined
 ): SeenPage | NotSeen {
 	const grey = greyOf(picture.rgba, picture.width, picture.height);
-	const grid = gridIn(grey, progress);
-	if (!grid)
+	const all = gridIn(grey, progress);
+	if (!all)
 		return {
 			says: `No page was found. ${helpFor(grey)}`
 		};
-	if (grid.warp.error > mostUneven * squareOf(grid))
+	const fits = (columns: number, rows: number, grid: Grid) =>
+		grid.columns <= columns + mostMore && grid.rows <= rows + mostMore;
+	const isOfBook = (grid: Grid) =>
+		fits(size.columns, size.rows, grid) || fits(size.rows, size.columns, grid);
+	const isEven = (grid: Grid) => grid.warp.error <= mostUneven * squareOf(grid);
+	const grid = isOfBook(all) && isEven(all) ? all : onPaper(grey, all);
+	if (!isEven(grid))
 		return {
 			says: `Dots were found that do not lie in one even grid. Lay the page flat on something plain. ${helpFor(grey)}`
 		};
-	const fits = (columns: number, rows: number) =>
-		grid.columns <= columns + mostMore && grid.rows <= rows + mostMore;
-	if (!fits(size.columns, size.rows) && !fits(size.rows, size.columns))
+	if (!isOfBook(grid))
 		return {
 			says: `This page has ${grid.columns} × ${grid.rows} squares, and those of this book have ${size.columns} × ${size.rows}: is it another book?`
 		};

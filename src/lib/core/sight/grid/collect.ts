@@ -75,6 +75,9 @@ function along({ columns, rows, warp }: Grid, blobs: readonly Blob[]): Found[] {
 	return found;
 }
 
+/** The grid of some nodes, counted from their first full column and row on. */
+export const gridOf = (nodes: readonly Node[]): Grid => counted(nodes);
+
 /** Nodes counted from the first full column and row on. */
 function counted(nodes: readonly Found[]): Grid {
 	const across = fullOf(nodes, ({ column }) => column);

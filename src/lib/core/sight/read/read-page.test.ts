@@ -60,6 +60,20 @@ describe('what was filled in is read from a photograph', () => {
 			{ seed: 'p', width: 800, cloth: { everyMm: 8, grey: 150, checked: true } },
 			{}
 		],
+		// Its checks go on for three rows where the dots end.
+		[
+			'on a cloth whose checks lie as the dots do',
+			96,
+			{
+				seed: 'cloth 5',
+				width: 800,
+				lean: 1.5,
+				nod: -0.5,
+				table: 120,
+				cloth: { everyMm: 8, grey: 150, checked: true }
+			},
+			{}
+		],
 		['states by the page’s own key', 99, { seed: 'e', shade: 0.4 }, {}],
 		['hours of sleep', 100, { seed: 'f', width: 1100 }, {}],
 		['bars of steps, a little blurred', 101, { seed: 'g', width: 1100, blur: 1 }, {}]
