@@ -215,6 +215,19 @@ test('a page of one’s own comes every week, the same in a short one, with the 
 	);
 	expect(titles[0]).toBe('Bench26–2');
 	expect(titles[1]).toBe('Bench3–9');
+	// Over a spread the title lies over both pages, with its dates.
+	const both = planWith(
+		[{ ...bench, weeks: { belong: 'touching', short: 'own', pagesPerWeek: 2 } }],
+		{}
+	);
+	const over = planRun(both);
+	const [first] = over.blocks;
+	const words = (first?.pieces ?? []).flatMap(({ page }) =>
+		pageMarks(both, over, page).flatMap((mark) =>
+			mark.kind === 'text' && mark.style === 'lettering' ? [mark.text] : []
+		)
+	);
+	expect(words.join('')).toBe('Bench26–2');
 	// It shows no days, so what the next month asks for is not shown by it.
 	expect(weeksShown(plan, run)).toEqual([]);
 });

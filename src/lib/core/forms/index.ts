@@ -45,6 +45,7 @@ import { weekShort } from './weeks/week-short';
 import { weekRows } from './weeks/week-rows';
 import { weekStaggered } from './weeks/week-staggered';
 import { weekdayRows } from './calendars/weekday-rows';
+import { withWeekDates } from './around/week-dates';
 import { withWideTitle } from './around/wide-title';
 
 export * from './form/facts';
@@ -101,9 +102,11 @@ const ruled: readonly Form[] = [
 ];
 
 /** Every way a page can be ruled. */
-export const forms: readonly Form[] = ruled.map((form) =>
-	withGenerous(withWideTitle(withOverTitle(withSideTitle(form))))
-);
+export const forms: readonly Form[] = ruled.map((form) => {
+	const titled = withGenerous(withWideTitle(withOverTitle(withSideTitle(form))));
+	// Outermost: wherever its title stands, it is the one with the dates.
+	return form === composed ? withWeekDates(titled) : titled;
+});
 
 const byId = new Map(forms.map((form) => [form.id, form]));
 

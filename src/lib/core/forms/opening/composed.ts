@@ -12,7 +12,6 @@ import {
 import { titleSum } from '../parts/rows';
 import { titleMarks, titleRows } from '../parts/title-band';
 import type { Size } from '../../paper';
-import { shortDatesOfWeek } from '../weeks/week';
 
 /** A smaller room holds nothing worth a page. */
 const leastRoom = { w: 8, h: 6 };
@@ -34,8 +33,7 @@ export const composed: Form = {
 		{ name: 'right', label: 'on the right page' },
 		{ name: bothPages, label: 'over both pages' }
 	],
-	layouts: (undated, room) => {
-		const setting = withDates(undated);
+	layouts: (setting, room) => {
 		const top = titleRows(setting);
 		const rooms = roomsIn(room, top);
 		if (rooms.some(({ w, h }) => w < leastRoom.w || h < leastRoom.h)) return [];
@@ -52,16 +50,6 @@ export const composed: Form = {
 		return ranked([layout]);
 	}
 };
-
-/** A page that comes every week has the dates of its week in its title. */
-function withDates(setting: Setting): Setting {
-	const { part, content } = setting;
-	if (!part || !content.title) return setting;
-	return {
-		...setting,
-		content: { ...content, title: `${content.title} ${shortDatesOfWeek(setting)}` }
-	};
-}
 
 function roomsIn(room: Room, top: number): RoomPlace[] {
 	const below = ({ w, h }: Size) => ({ x: 0, y: top, w, h: h - top });
