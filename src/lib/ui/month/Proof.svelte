@@ -5,9 +5,10 @@
 	/** How good the run is known to be, and what would make it better. */
 	let { desk }: { desk: MonthDesk } = $props();
 
-	const offers = $derived(desk.planning ? [] : (desk.beyond?.offers ?? []));
+	const offers = $derived(desk.planning ? [] : (desk.outlook.beyond?.offers ?? []));
 	const words = $derived.by(() => {
-		const { run, beyond } = desk;
+		const { run } = desk;
+		const { beyond } = desk.outlook;
 		if (desk.planning) return 'Looking for a better run …';
 		if (run.pages.length === 0) return '';
 		if (run.optimal || (beyond?.optimal && offers.length === 0)) return 'Best fit found.';

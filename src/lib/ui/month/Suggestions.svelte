@@ -33,11 +33,11 @@
 	value={desk.month.aim}
 	onValueChange={choose}
 	aria-label="Three ways to fit the month"
-	aria-busy={desk.suggesting}
+	aria-busy={desk.outlook.busy}
 	class="flex flex-wrap gap-1"
 >
 	{#each aims as { value, label } (value)}
-		{@const summary = desk.suggestions.find(({ aim }) => aim === value)?.summary}
+		{@const summary = desk.outlook.suggestions.find(({ aim }) => aim === value)?.summary}
 		<RadioGroup.Item
 			{value}
 			title={wordsOf(summary)}

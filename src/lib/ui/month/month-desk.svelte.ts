@@ -3,14 +3,11 @@ import { begin as begun, kindById, withAdded } from '$lib/core/catalogue';
 import type { Cut } from '$lib/core/cuts';
 import type { Evenings, MakingPlan, Workshop } from '$lib/core/making';
 import {
-	cutFor,
 	cutsAlong,
-	holdAt,
 	laysOf,
 	lockPages,
 	planOf,
 	putAmong,
-	summaryOf,
 	swapSides,
 	unlockPages,
 	withEarlier,
@@ -31,7 +28,6 @@ import {
 	type Wish
 } from '$lib/core/wish';
 import { freeAfter, plannablePages, type Notebook, type Rect } from '$lib/core/paper';
-import type { Beyond, Suggestion } from '$lib/worker/planner.worker';
 import { putChange } from '../send';
 import { Saver } from '../keeping/saver.svelte';
 import type { Theme } from '$lib/core/theme';
@@ -44,12 +40,12 @@ import {
 	pinnedTo,
 	renamed,
 	withCopy,
-	withCut,
-	withoutCut,
 	type PinTo
 } from './moves';
+import { withCutMade, withMade, withoutCut } from './cut-changes';
 import { Account } from './account.svelte';
 import { onlyThis } from './account-lines';
+import { Outlook } from './outlook.svelte';
 import { Planner } from './planner';
 
 /** What the desk works on, as the server gives it. */
@@ -74,8 +70,6 @@ export interface DeskInput {
 	readonly next?: { readonly month: string; readonly first: number };
 }
 
-/** A hand that has changed nothing for so long rests: what is only to be compared with is worked out then. */
-const restMs = 1500;
 /** A month as one works on it: its wishes with undo, its run as soon as it is planned, its keeping. */
 export class MonthDesk {
 	private readonly steps: MonthSteps;
@@ -87,21 +81,16 @@ export class MonthDesk {
 	/** The wish that is being edited, shown in the run as well. */
 	chosen = $state<string>();
 	planning = $state(false);
-	/** Whether the suggestions are being worked out anew. */
-	suggesting = $state(false);
 	/** Whether the planner can be asked; on the server it cannot. */
 	opened = $state(false);
-	/** The three aims in a few numbers each, for the plan that is shown; empty while they are worked out. */
-	suggestions = $state.raw<readonly Suggestion[]>([]);
-	/** What would make the run better, as soon as it is known. */
-	beyond = $state.raw<Beyond>();
+	/** What else could be made of it. */
+	readonly outlook = new Outlook();
 	trouble = $state<string>();
 	/** What the latest change did besides. */
 	readonly account = new Account();
 	private planner: Planner | undefined;
 	readonly saver: Saver<KeptMonth>;
 	private channel: BroadcastChannel | undefined;
-	private resting: ReturnType<typeof setTimeout> | undefined;
 
 	constructor(private input: DeskInput) {
 		this.plan = $state.raw(this.planFor(input.month));
@@ -160,7 +149,8 @@ export class MonthDesk {
 				if (!final) return;
 				// That a cut goes along is part of what a hand did, and undone with it.
 				if (plan.cuts && !sameContent(plan.cuts, this.cuts)) this.steps.follow({ cuts: plan.cuts });
-				this.settled(plan);
+				this.account.settle(plan, run);
+				this.suggest();
 			},
 			(message) => {
 				this.trouble = message;
@@ -185,14 +175,14 @@ export class MonthDesk {
 		this.steps.recallOnce();
 		const isAlong = cutsAlong(this.plan, this.run) === this.plan.cuts;
 		if (this.month !== shown || this.input.trouble || !isAlong) this.ask();
-		else this.suggest(this.plan);
+		else this.suggest();
 		this.opened = true;
 		return () => {
 			this.opened = false;
 			this.steps.rememberNow();
 			window.removeEventListener('pagehide', leave);
 			touched.abort();
-			clearTimeout(this.resting);
+			this.outlook.close();
 			this.planner?.close();
 			this.planner = undefined;
 			this.channel?.close();
@@ -213,9 +203,9 @@ export class MonthDesk {
 		if (!same) this.steps.adopt(input.month);
 		this.plan = this.planFor(input.month);
 		this.run = input.run;
-		this.beyond = undefined;
+		this.outlook.leave(this.plan);
 		if (input.trouble) this.ask();
-		else if (this.opened) this.suggest(this.plan);
+		else if (this.opened) this.suggest();
 	}
 
 	/** Forgets the month's steps in this window. */
@@ -395,25 +385,14 @@ export class MonthDesk {
 
 	/** Makes a cut, or changes the one with its id; what is `held` stays where it lies around the cut. */
 	setCut(cut: Cut, held: readonly Block[]): void {
-		const { plan, run } = this;
-		const purpose = cutFor(run, cut);
-		const wishes = held.reduce(
-			(wishes, block) => holdAt({ ...plan, wishes }, run, block, block.pieces),
-			this.wishes
-		);
-		const { for: _, ...free } = cut;
-		const planned = purpose ? { ...free, for: purpose } : free;
-		this.change({ cuts: withCut(this.cuts, planned), wishes });
+		this.change(withCutMade(this.month, this.plan, this.run, cut, held));
 	}
 
 	/** Says that a cut is made in the book, and stays where it is, or is planned only, for what stands there now. */
 	setMade(id: string, made: boolean): void {
-		const cut = this.cuts.find((one) => one.id === id);
-		if (!cut) return;
-		const { made: _, for: before, ...rest } = cut;
-		const purpose = made ? before : cutFor(this.run, cut);
-		const next = { ...rest, ...(purpose ? { for: purpose } : {}), ...(made ? { made } : {}) };
-		this.change({ cuts: withCut(this.cuts, next) });
+		const { cuts } = this;
+		const next = withMade(cuts, this.run, id, made);
+		if (next !== cuts) this.change({ cuts: next });
 	}
 
 	removeCut(id: string): void {
@@ -464,32 +443,13 @@ export class MonthDesk {
 	/** Has what is shown planned. */
 	private ask(): void {
 		this.planning = true;
-		this.beyond = undefined;
+		this.outlook.leave(undefined);
 		void this.planner?.request(this.planFor(this.month));
 	}
 
-	/** What follows from a run that is worked out to the end. */
-	private settled(plan: Plan): void {
-		this.account.settle(plan, this.run);
-		this.suggest(plan);
-	}
-
-	/** Has the other aims worked out once the hand rests; the old numbers stay until then, most changes leave them. */
-	private suggest(plan: Plan): void {
-		this.suggesting = true;
-		const own = { aim: plan.aim, summary: summaryOf(this.run) };
-		this.suggestions = [...this.suggestions.filter(({ aim }) => aim !== plan.aim), own];
-		clearTimeout(this.resting);
-		this.resting = setTimeout(() => void this.suggestOthers(plan, own), restMs);
-	}
-
-	private async suggestOthers(plan: Plan, own: Suggestion): Promise<void> {
-		const others = await this.planner?.suggestOthers(plan);
-		if (!others || plan !== this.plan) return;
-		this.suggestions = [own, ...others];
-		this.suggesting = false;
-		const beyond = await this.planner?.beyond(plan, this.run);
-		if (plan === this.plan) this.beyond = beyond;
+	/** Has what else could be made of the shown plan worked out. */
+	private suggest(): void {
+		this.outlook.begin(this.planner, this.plan, this.run);
 	}
 
 	private planFor(month: KeptMonth): Plan {

@@ -1,5 +1,4 @@
 import { idGiver } from '$lib/core/catalogue';
-import type { Cut } from '$lib/core/cuts';
 import {
 	drawPage,
 	holdAt,
@@ -117,17 +116,4 @@ export function drawnWith(
 function withoutDrawn({ drawn }: KeptMonth, page: number): KeptMonth['drawn'] {
 	const left = drawn && undrawPage(drawn, page);
 	return left && left.pages.length > 0 ? left : undefined;
-}
-
-/** Cuts with one made, or the one with its id changed. */
-export function withCut(cuts: readonly Cut[], cut: Cut): readonly Cut[] {
-	return cuts.some(({ id }) => id === cut.id)
-		? cuts.map((other) => (other.id === cut.id ? cut : other))
-		: [...cuts, cut];
-}
-
-/** Cuts without one; no cuts are none, not an empty list, as the server keeps it. */
-export function withoutCut(cuts: readonly Cut[], id: string): readonly Cut[] | undefined {
-	const left = cuts.filter((cut) => cut.id !== id);
-	return left.length > 0 ? left : undefined;
 }
