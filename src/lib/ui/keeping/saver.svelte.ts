@@ -50,9 +50,9 @@ export class Saver<T> {
 		return this.settled ? undefined : this.waiting?.content;
 	}
 
-	/** What was sent and is not answered yet, if anything is not. */
-	get onItsWay(): T | undefined {
-		return this.sending?.content;
+	/** What was sent and is not answered, here or before this page was left: any of it may be kept. */
+	get onItsWay(): readonly T[] {
+		return this.sending ? [...this.unanswered, this.sending.content] : this.unanswered;
 	}
 
 	/** Whether everything shown is kept. */
@@ -138,10 +138,11 @@ export class Saver<T> {
 				continue;
 			}
 			if (sent.kind === 'unreached') this.unanswered.push(content);
-			if (sent.kind === 'conflict' && this.unanswered.some((lost) => sent.ours(lost))) {
-				// Nobody else wrote: it was our own, and the answer was lost.
+			const kept = sent.kind === 'conflict' ? this.unanswered.findIndex(sent.ours) : -1;
+			if (sent.kind === 'conflict' && kept >= 0) {
+				// Nobody else wrote: it was our own, and the answer was lost. What was sent after it may still come.
 				this.revision = sent.revision;
-				this.unanswered = [];
+				this.unanswered = this.unanswered.slice(kept + 1);
 				continue;
 			}
 			// What failed still waits, or something newer does.

@@ -7,8 +7,8 @@ export interface Remembered {
 	readonly revision: number;
 	/** Whether the present content was kept when it was remembered. */
 	readonly saved: boolean;
-	/** What was on its way to the server then, whether it is part of the history or not. */
-	readonly sent?: KeptMonth | undefined;
+	/** What was on its way to the server then and is no step of the history, the oldest first. */
+	readonly sent?: readonly KeptMonth[];
 	readonly history: History<KeptMonth>;
 }
 

@@ -109,7 +109,7 @@ export class MonthSteps {
 		else {
 			this.history = { ...found.history, last: undefined };
 			const { past, present } = found.history;
-			const sent = [...past.slice(-mostOnTheWay), ...(found.sent ? [found.sent] : [])];
+			const sent = [...past.slice(-mostOnTheWay), ...(found.sent ?? [])];
 			this.saver.recover(found.revision, present, sent);
 		}
 	}
@@ -121,8 +121,10 @@ export class MonthSteps {
 
 	rememberNow(): void {
 		clearTimeout(this.remembering);
-		const { baseRevision: revision, settled: saved, onItsWay: sent } = this.saver;
-		remember(this.id, { revision, saved, sent, history: this.history });
+		const { baseRevision: revision, settled: saved, onItsWay } = this.saver;
+		const { history } = this;
+		const sent = onItsWay.filter((month) => !history.past.includes(month));
+		remember(this.id, { revision, saved, sent: sent.slice(-mostOnTheWay), history });
 	}
 
 	/** Forgets the month's steps in this window. */

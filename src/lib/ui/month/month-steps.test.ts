@@ -35,21 +35,23 @@ function monthWith(ids: string[], front = 77): KeptMonth {
 }
 
 function take(revision: number, month: KeptMonth): Sent<KeptMonth> {
+	const current = server.month;
 	if (revision !== server.revision)
 		return {
 			kind: 'conflict',
 			revision: server.revision,
-			ours: (sent) => sameContent(sent, server.month)
+			ours: (sent) => sameContent(sent, current)
 		};
 	server = { revision: revision + 1, month };
 	return { kind: 'written', revision: server.revision };
 }
 
-/** A window that opens the month as the server has it. */
-function opened(): MonthSteps {
+/** A window that opens the month as the server has it; what it sends does not arrive where it is `lost`. */
+function opened(lost?: (() => void)[]): MonthSteps {
 	const saver = new Saver<KeptMonth>(
 		server.revision,
 		async (revision, month) => {
+			if (lost) await new Promise<void>((go) => lost.push(go));
 			const answer = take(revision, month);
 			if (holds) await new Promise<void>((go) => held.push(go));
 			return answer;
@@ -91,4 +93,40 @@ test('a step that was still on its way when something followed it is known as ou
 	next.undo();
 	await soon();
 	expect(server.month).toEqual(monthWith(['a', 'b', 'c'], 77));
+});
+
+test('a page that is left twice while its steps are on their way conflicts with nobody', async () => {
+	holds = true;
+	const first = opened();
+	first.change(monthWith(['a', 'b']));
+	first.follow({ cuts: monthWith([], 75).cuts });
+	// The server has the step, and nothing of what followed; the second page sends that, and is left too.
+	const asFirst = server;
+	const late: (() => void)[] = [];
+	const second = opened(late);
+	second.change(monthWith(['a'], 75));
+	second.rememberNow();
+	expect(server).toBe(asFirst);
+	holds = false;
+	const third = opened();
+	await soon();
+	expect(server.month).toEqual(monthWith(['a'], 75));
+	third.undo();
+	await soon();
+	expect(server.month).toEqual(monthWith(['a', 'b'], 75));
+});
+
+test('what comes late from a page that was left, behind the step before it, is known as our own', async () => {
+	holds = true;
+	const first = opened();
+	first.change(monthWith(['a', 'b']));
+	first.follow({ cuts: monthWith([], 75).cuts });
+	holds = false;
+	const next = opened();
+	// Between the answer that the step is kept and the next try, what followed it arrives from the page before.
+	server = { revision: server.revision + 1, month: monthWith(['a', 'b'], 75) };
+	await soon();
+	next.change(monthWith(['a'], 75));
+	await soon();
+	expect(server.month).toEqual(monthWith(['a'], 75));
 });
